@@ -1,0 +1,93 @@
+/**
+ * Makes the media of the sample world: videos, sounds and covers, from `demo/items.json` alone.
+ * Needs Chromium (canvas) and ffmpeg. Run once by `npm run media`; the results are kept in the repository.
+ */
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import puppeteer, { type Page } from 'puppeteer-core';
+import { makeSound, SAMPLE_RATE } from './sound.ts';
+
+interface Scene {
+  subject: string;
+  hue: number;
+}
+interface DemoItem {
+  id: string;
+  kind: string;
+  title: string;
+  duration?: number;
+  ratio?: string;
+  scene?: Scene;
+}
+
+const here = import.meta.dirname;
+const files = join(here, 'files');
+const { items } = JSON.parse(readFileSync(join(here, '../items.json'), 'utf8')) as { items: DemoItem[] };
+const LIVE_SECONDS = 30;
+
+const nameOf = (item: DemoItem): string => item.id.replace('/', '.');
+const sizeOf = (item: DemoItem): [number, number] => (item.ratio === '9:16' ? [180, 320] : [320, 180]);
+
+/** Long lectures move slowly, so that the files stay small. */
+const frameRate = (seconds: number): number => (seconds > 600 ? 1 : 4);
+
+async function makeVideo(page: Page, item: DemoItem): Promise<void> {
+  const seconds = item.duration ?? LIVE_SECONDS;
+  const rate = frameRate(seconds);
+  const sound = join(files, `${nameOf(item)}.raw`);
+  writeFileSync(sound, makeSound(seconds, item.scene!.hue));
+  const out = join(files, `${nameOf(item)}.webm`);
+  const pictures = `-f image2pipe -framerate ${rate} -c:v mjpeg -i -`;
+  const video = `-c:v libvpx-vp9 -pix_fmt yuv420p -b:v 0 -crf 50 -g ${rate * 6} -deadline good -cpu-used 4 -row-mt 1`;
+  const audio = `-c:a libopus -b:a 6k -application voip`;
+  const args = `-y -loglevel error ${pictures} -f s16le -ar ${SAMPLE_RATE} -ac 1 -i ${sound} ${video} ${audio} -shortest ${out}`;
+  const encoder = spawn('ffmpeg', args.split(' '), { stdio: ['pipe', 'inherit', 'inherit'] });
+  const [width, height] = sizeOf(item);
+  for (let first = 0; first < seconds * rate; first += 40) {
+    const count = Math.min(40, seconds * rate - first);
+    const frames = await page.evaluate('paintFrames(' + JSON.stringify({ ...item.scene, width, height, seconds, rate, first, count }) + ')');
+    for (const frame of frames as string[]) if (!encoder.stdin.write(Buffer.from(frame, 'base64'))) await once(encoder.stdin, 'drain');
+  }
+  encoder.stdin.end();
+  const [status] = (await once(encoder, 'close')) as [number];
+  if (status !== 0) throw new Error(`ffmpeg ended with ${status} for ${item.id}`);
+  rmSync(sound);
+}
+
+async function makeAudio(item: DemoItem): Promise<void> {
+  const sound = join(files, `${nameOf(item)}.raw`);
+  writeFileSync(sound, makeSound(item.duration!, item.scene!.hue));
+  const out = join(files, `${nameOf(item)}.ogg`);
+  const args = `-y -loglevel error -f s16le -ar ${SAMPLE_RATE} -ac 1 -i ${sound} -c:a libopus -b:a 10k ${out}`;
+  const [status] = (await once(spawn('ffmpeg', args.split(' '), { stdio: 'inherit' }), 'close')) as [number];
+  if (status !== 0) throw new Error(`ffmpeg ended with ${status} for ${item.id}`);
+  rmSync(sound);
+}
+
+async function makeCover(page: Page, item: DemoItem): Promise<void> {
+  const [width, height] = item.kind === 'audio' ? [400, 400] : item.kind === 'document' ? [300, 400] : sizeOf(item).map((n) => n * 2);
+  const scene = item.scene ?? { subject: item.kind === 'document' ? 'leaf' : 'sound', hue: (item.title.length * 37) % 360 };
+  const picture = (await page.evaluate('paintCover(' + JSON.stringify({ ...scene, width, height, title: item.title }) + ')')) as string;
+  writeFileSync(join(here, '../covers', `${nameOf(item)}.webp`), Buffer.from(picture, 'base64'));
+}
+
+mkdirSync(files, { recursive: true });
+const browser = await puppeteer.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+try {
+  const page = await browser.newPage();
+  await page.addScriptTag({ path: join(here, 'scenes.js') });
+  for (const item of items) {
+    await makeCover(page, item);
+    if (item.scene && item.kind === 'audio') await makeAudio(item);
+    else if (item.scene) await makeVideo(page, item);
+    const made = ['webm', 'ogg'].map((type) => statSync(join(files, `${nameOf(item)}.${type}`), { throwIfNoEntry: false })?.size ?? 0);
+    console.log(`${item.id}: ${Math.round(Math.max(...made) / 1024)} kB`);
+  }
+} finally {
+  await browser.close();
+}

@@ -1,0 +1,72 @@
+import { bringIn, makeEmbed } from '../core/pipeline.ts';
+import { siteSchema, type Site } from '../core/model/site.ts';
+import { parseValue, type SettingValue } from '../core/model/values.ts';
+import { isSettingId, settingOf, type SettingId, type Settings } from '../core/settings/list.ts';
+import { FORMS, isFormId } from '../core/write/forms/list.ts';
+import { sayFinding, sayReason, sayRefusal, sayWrongValue, STATE_WORDS } from '../messages/en.ts';
+import { openBook, readFileOrSay, readText, UsageError } from './io.ts';
+
+interface Options {
+  set: string[];
+  site?: string;
+  form: string;
+  hosts?: string;
+  json?: boolean;
+}
+
+/** Prints the code for the first thing in the text that can be embedded. */
+export async function embed(argument: string, options: Options): Promise<number> {
+  const { form } = options;
+  if (!isFormId(form))
+    throw new UsageError(`There is no form of code called “${form}”. There are ${FORMS.map((f) => f.id).join(', ')}.`);
+  const book = openBook(options.hosts);
+  const asked = readSettings(options.set);
+  const site = options.site === undefined ? null : readSite(options.site);
+  const found = bringIn(await readText(argument), book);
+  const chosen = found.find((one) => one.item);
+  if (!chosen?.item) {
+    console.error(sayRefusal(found[0]!.refusal!));
+    return 1;
+  }
+  const { item, plan, code, findings } = makeEmbed(
+    chosen.item,
+    { ...chosen.item.settings, ...asked },
+    { book, site, form, facts: {} },
+  );
+  if (options.json) console.log(JSON.stringify({ item, plan, code: code.text, findings }, null, 2));
+  else {
+    console.log(code.text);
+    for (const entry of plan.entries)
+      if (entry.state !== 'sent' && entry.state !== 'done here')
+        console.error(`${entry.setting}: ${STATE_WORDS[entry.state]}. ${sayReason(entry.reason)}`);
+    findings.forEach((finding) => console.error(`${finding.severity}: ${sayFinding(finding)}`));
+  }
+  return findings.some((finding) => finding.severity === 'error') ? 1 : 0;
+}
+
+function readSettings(pairs: readonly string[]): Settings {
+  const settings: { [Id in SettingId]?: SettingValue } = {};
+  for (const pair of pairs) {
+    const [, id, text] = /^([^=]*)=(.*)$/s.exec(pair) ?? [];
+    if (id === undefined || text === undefined) throw new UsageError(`“${pair}” is not name=value, such as start=1:12.`);
+    if (!isSettingId(id)) throw new UsageError(`There is no setting called “${id}”. \`cli -- settings\` lists them.`);
+    const value = parseValue(settingOf(id).value, text);
+    if (value === undefined) throw new UsageError(sayWrongValue(id, text));
+    settings[id] = value;
+  }
+  return settings;
+}
+
+function readSite(file: string): Site {
+  let data: unknown;
+  try {
+    data = JSON.parse(readFileOrSay(file, 'site'));
+  } catch (error) {
+    if (error instanceof UsageError) throw error;
+    throw new UsageError(`The site ${file} is not JSON: ${String(error)}`);
+  }
+  const result = siteSchema.safeParse(data);
+  if (result.success) return result.data;
+  const [issue] = result.error.issues;
+  throw new UsageError(`The site ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);
+}

@@ -1,0 +1,40 @@
+import { readFileSync } from 'node:fs';
+import { text as readAll } from 'node:stream/consumers';
+import { makeBook, type HostBook } from '../core/hosts/book.ts';
+import { loadCards, type CardProblem } from '../core/hosts/loadCards.ts';
+import { readCardFiles, readFolder, WRITTEN_PORT } from '../standins/world.ts';
+
+/** The command was given something that it cannot use; the message says what would be right. */
+export class UsageError extends Error {}
+
+const port = (): number => Number(process.env.PORT ?? WRITTEN_PORT);
+
+export const readText = (argument: string): Promise<string> =>
+  argument === '-' ? readAll(process.stdin) : Promise.resolve(argument);
+
+/** The file's text, or a usage error that names it. */
+export function readFileOrSay(file: string, what: string): string {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch (error) {
+    throw new UsageError(`The ${what} ${file} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+
+export function loadFolder(folder: string | undefined): ReturnType<typeof loadCards> {
+  try {
+    return loadCards(folder === undefined ? readCardFiles(port()) : readFolder(folder, port()));
+  } catch (error) {
+    throw new UsageError(`The folder of host cards cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+
+/** The book of all cards that are right; the others are told on standard error. */
+export function openBook(folder: string | undefined): HostBook {
+  const { cards, problems } = loadFolder(folder);
+  problems.forEach((problem) => console.error(sayCardProblem(problem)));
+  return makeBook(cards);
+}
+
+export const sayCardProblem = ({ file, place, message }: CardProblem): string =>
+  `${file}${place ? `, at ${place}` : ''}: ${message}. The card is left out until this is put right.`;

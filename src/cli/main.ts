@@ -1,0 +1,70 @@
+import { Command, CommanderError } from 'commander';
+import { CHECKS } from '../core/check/checks/list.ts';
+import { FORMS } from '../core/write/forms/list.ts';
+import { SETTINGS } from '../core/settings/list.ts';
+import { embed } from './embed.ts';
+import { hosts } from './hosts.ts';
+import { UsageError } from './io.ts';
+import { read } from './read.ts';
+
+/** The command line: a thin face over the core. Exit 0 done, 1 not recognised or a check failed, 2 wrong use. */
+const program = new Command('refenestra').description('Turns share links and embed codes into embed code.').exitOverride();
+const collect = (value: string, before: string[]): string[] => [...before, value];
+const withJson = (command: Command): Command => command.option('--json', 'plain data instead of sentences');
+const withHosts = (command: Command): Command => command.option('--hosts <folder>', 'folder with host cards');
+
+let status = 0;
+const run =
+  <Args extends unknown[]>(action: (...args: Args) => number | Promise<number>) =>
+  async (...args: Args): Promise<void> => {
+    status = await action(...args);
+  };
+
+withHosts(withJson(program.command('read')))
+  .description('what the text holds: links and codes, and what each is')
+  .argument('[text]', 'the text, or - for standard input', '-')
+  .action(run(read));
+withHosts(withJson(program.command('embed')))
+  .description('embed code for a link or a code')
+  .option('--set <name=value>', 'a setting; may be given several times', collect, [])
+  .option('--site <file>', 'a site, as JSON')
+  .option('--form <name>', 'form of code', 'responsive')
+  .argument('[text]', 'the text, or - for standard input', '-')
+  .action(run(embed));
+withHosts(withJson(program.command('hosts')))
+  .description('validates the host cards')
+  .action(run(hosts));
+
+const listing = (name: string, description: string, rows: readonly { id: string; text: string }[]): void => {
+  withJson(program.command(name))
+    .description(description)
+    .action(({ json }: { json?: boolean }) =>
+      console.log(json ? JSON.stringify(rows, null, 2) : rows.map((r) => `${r.id.padEnd(18)} ${r.text}`).join('\n')),
+    );
+};
+listing(
+  'settings',
+  'lists the settings',
+  SETTINGS.map(({ id, label, help }) => ({ id, text: `${label}. ${help}` })),
+);
+listing(
+  'forms',
+  'lists the forms of code',
+  FORMS.map(({ id, label, help }) => ({ id, text: `${label}. ${help}` })),
+);
+listing(
+  'checks',
+  'lists the checks',
+  CHECKS.map(({ id, about }) => ({ id, text: about })),
+);
+
+try {
+  await program.parseAsync();
+} catch (error) {
+  if (error instanceof CommanderError) status = error.exitCode === 0 ? 0 : 2;
+  else if (error instanceof UsageError) {
+    console.error(error.message);
+    status = 2;
+  } else throw error;
+}
+process.exitCode = status;

@@ -1,0 +1,24 @@
+import { defineCheck, NOTHING, placeOf } from '../rule.ts';
+
+/** Secure Contexts, section 3.1: loopback names are trustworthy over http too. */
+const LOOPBACK = /^(?:.+\.)?localhost$|^127(?:\.\d{1,3}){3}$|^\[::1\]$/;
+
+export const insecureFrame = defineCheck({
+  id: 'insecureFrame',
+  severity: 'error',
+  about: 'A page that is loaded over https may not load a frame over http; browsers leave it blank (Mixed Content, section 5).',
+  run: ({ item, code, site }) => {
+    const frame = new URL(item.frame);
+    if (code.form === 'link' || frame.protocol !== 'http:' || LOOPBACK.test(frame.hostname) || site?.address.startsWith('http:'))
+      return NOTHING;
+    const origin = `//${frame.host}`;
+    return [
+      {
+        place: placeOf(code, 'item'),
+        actual: frame.host,
+        expected: `https:${origin}`,
+        remedy: { by: 'text', replace: `http:${origin}`, with: `https:${origin}` },
+      },
+    ];
+  },
+});

@@ -1,0 +1,22 @@
+import { autoplayAudio } from './autoplayAudio.ts';
+import { autoplayUnmuted } from './autoplayUnmuted.ts';
+import { endBeforeStart } from './endBeforeStart.ts';
+import { insecureFrame } from './insecureFrame.ts';
+import { ratioDiffers } from './ratioDiffers.ts';
+import { titleMissing } from './titleMissing.ts';
+import { tooWide } from './tooWide.ts';
+import { unknownParameter } from './unknownParameter.ts';
+
+/** Every check. Among findings of one severity, this is their order. One file each. */
+export const CHECKS = [
+  insecureFrame,
+  autoplayUnmuted,
+  endBeforeStart,
+  tooWide,
+  autoplayAudio,
+  ratioDiffers,
+  titleMissing,
+  unknownParameter,
+] as const;
+
+export type CheckId = (typeof CHECKS)[number]['id'];

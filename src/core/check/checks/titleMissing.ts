@@ -1,0 +1,12 @@
+import { defineCheck, NOTHING } from '../rule.ts';
+
+export const titleMissing = defineCheck({
+  id: 'titleMissing',
+  severity: 'warning',
+  about: 'A frame without a title is announced to screen readers by its address, or not at all (WCAG 2.2, 4.1.2; technique H64).',
+  run: ({ settings, code, facts }) => {
+    if (code.form === 'link' || String(settings.title ?? '').trim() !== '') return NOTHING;
+    const title = facts.title?.trim();
+    return [{ place: null, actual: '', expected: title ?? '', ...(title && { remedy: { by: 'settings', change: { title } } }) }];
+  },
+});

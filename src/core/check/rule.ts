@@ -1,0 +1,41 @@
+import type { HostBook } from '../hosts/book.ts';
+import type { Range } from '../model/candidate.ts';
+import type { Code } from '../model/code.ts';
+import type { Finding, Severity } from '../model/finding.ts';
+import type { Origin } from '../model/plan.ts';
+import type { Facts, Item } from '../model/item.ts';
+import type { Plan } from '../model/plan.ts';
+import type { Site } from '../model/site.ts';
+import type { Settings } from '../settings/list.ts';
+
+/** All that a check may look at. */
+export interface Checked {
+  item: Item;
+  settings: Settings;
+  plan: Plan;
+  code: Code;
+  site: Site | null;
+  facts: Facts;
+  book: HostBook;
+}
+
+export type Found = Omit<Finding, 'code' | 'severity'>;
+
+/** One check: what it is about first, then the code. One file each; the file's name is the id. */
+export interface Check<Id extends string = string> {
+  readonly id: Id;
+  readonly severity: Severity;
+  /** What a reader of the documentation learns of it. */
+  readonly about: string;
+  readonly run: (checked: Checked) => readonly Found[];
+}
+
+export function defineCheck<const Id extends string>(check: Check<Id>): Check<Id> {
+  return check;
+}
+
+export const NOTHING: readonly Found[] = [];
+
+/** Where a setting stands in the code. */
+export const placeOf = (code: Code, origin: Origin): Range | null =>
+  code.map.find((mark) => mark.origin === origin)?.range ?? null;

@@ -1,0 +1,178 @@
+import { z } from 'zod';
+import { KINDS, SCOPES } from '../model/kind.ts';
+import { isSettingId, type SettingId } from '../settings/list.ts';
+
+/**
+ * The host card: what Refenestra knows of one host. Written by people, shared as JSON;
+ * `docs/formats/host-card.md` tells it as a story, and the JSON Schema beside it is made from this.
+ */
+const word = z.string().regex(/^[A-Za-z][A-Za-z0-9_-]{0,39}$/, 'a name is letters, digits, - and _');
+const sentence = z.string().min(1).max(300);
+const date = z.iso.date();
+const originAddress = z
+  .string()
+  .regex(/^https?:\/\/[a-z0-9.-]+(:\d{1,5})?$/, 'an origin is scheme and host, such as https://media.example');
+const template = z.string().min(1).max(400).describe('URI Template, RFC 6570');
+const settingId = z.string().refine(isSettingId, 'no setting has this id; `cli -- settings` lists them');
+const groups = ['share', 'short', 'mobile', 'frame', 'reduced'] as const;
+const originGroup = z.enum(groups);
+
+/**
+ * The shape of an identifier: character classes and plain characters, each with a plain quantifier.
+ * Groups and alternatives are left out on purpose, so that no card can make matching slow.
+ */
+const CLASS = String.raw`\[[A-Za-z0-9_.-]+\]`;
+const shape = z
+  .string()
+  .max(120)
+  .regex(
+    new RegExp(String.raw`^(?:(?:${CLASS}|[A-Za-z0-9_-])(?:\{\d{1,2}(?:,\d{1,2})?\}|\+)?)+$`),
+    'a shape is classes such as [a-z0-9]{8}, one after the other',
+  );
+
+const note = z.strictObject({ date, text: sentence });
+
+const spelling = z.discriminatedUnion('form', [
+  z.strictObject({ form: z.literal('words'), words: z.record(z.string(), z.string().max(60)) }),
+  z.strictObject({
+    form: z.enum([
+      'seconds',
+      'milliseconds',
+      'units',
+      'clock',
+      'iso8601',
+      'hex',
+      'hashHex',
+      'text',
+      'numberFromOne',
+      'numberFromZero',
+    ]),
+  }),
+]);
+
+const place = { in: z.enum(['query', 'fragment']), name: z.string().min(1).max(60) };
+
+const identifier = z.strictObject({ shape, words: sentence, example: z.string().max(80) });
+
+const fit = z.discriminatedUnion('by', [
+  z.strictObject({
+    by: z.literal('ratio'),
+    ratio: z.string().regex(/^\d+(\.\d+)?:\d+(\.\d+)?$/),
+    width: z.number().int().positive(),
+    mode: z.enum(['fill', 'atMost']).default('fill'),
+  }),
+  z.strictObject({
+    by: z.literal('steps'),
+    setting: settingId,
+    heights: z.record(z.string(), z.number().int().positive()),
+    usual: z.string(),
+    width: z.number().int().positive(),
+  }),
+]);
+
+const target = z.strictObject({
+  kind: z.enum(KINDS),
+  scope: z.enum(SCOPES),
+  id: z.array(word).min(1).describe('Captures that together are the identifier'),
+  canonical: template,
+  frame: template,
+  fit,
+  allow: z.array(z.string().regex(/^[a-z-]+$/)).describe('Permissions Policy features that its player needs'),
+});
+
+const link = z.strictObject({
+  id: word,
+  name: sentence,
+  target: word,
+  on: z.array(originGroup).min(1),
+  path: z.string().startsWith('/').max(200).describe('URL Pattern: literal text and :names'),
+  query: z.record(z.string(), z.string()).default({}).describe('Parameters that must be there: a literal, or :name to capture'),
+  framed: z.boolean().default(false).describe('Whether this is the frame address, with the settings in it'),
+  wraps: word.optional().describe('Capture that holds the whole share link'),
+  reads: z.array(z.strictObject({ ...place, setting: settingId, spelling })).default([]),
+  refused: z.strictObject({ why: sentence, remedy: sentence }).optional(),
+  examples: z.array(z.url()).min(1),
+});
+
+const honoured = z.strictObject({
+  ...place,
+  spelling,
+  usual: z.string().optional().describe('What the host does when nothing is sent'),
+  with: z
+    .record(z.string(), z.string().regex(/^\{\w+\}$/, 'one capture in braces, such as {id}'))
+    .default({})
+    .describe('Query parameters that must be sent along, each a capture'),
+  targets: z.array(word).optional().describe('Only for these targets'),
+  allow: z.string().optional().describe('Permissions Policy feature that it needs while on'),
+  limits: z
+    .array(z.strictObject({ values: z.array(z.string()).optional(), targets: z.array(word).optional(), happens: sentence, date }))
+    .default([]),
+  withdrawn: z.array(z.strictObject({ value: z.string(), since: date, nearest: z.string(), note: sentence })).default([]),
+  note: note.optional(),
+});
+const byOrigin = z.strictObject({
+  in: z.literal('origin'),
+  words: z.record(z.string(), originGroup),
+  usual: z.string(),
+  note: note.optional(),
+});
+const gone = z.strictObject({ in: z.literal('nowhere'), since: date, note: sentence });
+
+const field = z.strictObject({ at: z.string().max(80), unit: z.enum(['s', 'ms']).optional() });
+
+export const cardSchema = z
+  .strictObject({
+    $schema: z.string().optional(),
+    format: z.literal('refenestra-host-card/1'),
+    id: word,
+    name: z.string().min(1).max(60),
+    updated: date,
+    origins: z.partialRecord(originGroup, z.array(originAddress).min(1)),
+    identifiers: z.record(word, identifier),
+    targets: z.record(word, target),
+    links: z.array(link).min(1),
+    settings: z.partialRecord(settingId, z.union([honoured, byOrigin, gone])).default({}),
+    tracking: z.array(z.string()).default([]),
+    oembed: z.strictObject({ endpoint: template, duration: field.optional(), pages: field.optional() }).optional(),
+    player: z
+      .strictObject({
+        encoding: z.enum(['object', 'json']),
+        event: z.string().describe('Path to the name of the event, with dots'),
+        events: z.record(z.string(), z.enum(['ready', 'playing', 'paused', 'time', 'ended', 'page'])),
+        fields: z.partialRecord(z.enum(['time', 'duration', 'muted', 'title', 'page', 'offers']), field),
+        ask: z.partialRecord(z.enum(['play', 'pause', 'seek', 'mute', 'unmute']), z.json()).default({}),
+      })
+      .optional(),
+  })
+  .superRefine((card, context) => {
+    card.links.forEach((form, i) => {
+      if (!card.targets[form.target])
+        context.addIssue({ code: 'custom', path: ['links', i, 'target'], message: `no target is called "${form.target}"` });
+      for (const group of form.on)
+        if (!card.origins[group])
+          context.addIssue({ code: 'custom', path: ['links', i, 'on'], message: `the card has no "${group}" origins` });
+      for (const name of capturesOf(form))
+        if (!card.identifiers[name] && name !== form.wraps)
+          context.addIssue({
+            code: 'custom',
+            path: ['links', i],
+            message: `"${name}" is captured, but has no shape in identifiers`,
+          });
+    });
+  });
+
+export type HostCard = z.infer<typeof cardSchema>;
+export type LinkForm = HostCard['links'][number];
+export type Target = HostCard['targets'][string];
+export type Spelling = z.infer<typeof spelling>;
+export type HonouredSetting = z.infer<typeof honoured>;
+export type CardSetting = NonNullable<HostCard['settings'][SettingId]>;
+export type OriginGroup = (typeof groups)[number];
+export type PlayerMessages = NonNullable<HostCard['player']>;
+
+/** Names that a link form captures from path and query. */
+export function capturesOf(form: Pick<LinkForm, 'path' | 'query'>): string[] {
+  const inPath = [...form.path.matchAll(/:([A-Za-z][A-Za-z0-9_]*)/g)].map((m) => m[1]!);
+  const inQuery = Object.values(form.query).flatMap((v) => (v.startsWith(':') ? [v.slice(1)] : []));
+  return [...inPath, ...inQuery];
+}

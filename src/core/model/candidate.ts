@@ -1,0 +1,45 @@
+/** A half-open range of UTF-16 code units in the text that was brought in: `[from, to)`. */
+export type Range = readonly [from: number, to: number];
+
+export const SOURCES = ['link', 'iframe', 'object', 'script'] as const;
+export type Source = (typeof SOURCES)[number];
+
+/** Something that reading put right, with what stood there and what it was taken for. */
+export interface Repair {
+  code: 'schemeAdded' | 'schemeRelative' | 'entityTwice' | 'spaceTrimmed' | 'tagUnclosed';
+  was: string;
+  now: string;
+}
+
+/** An attribute as it stands in the text; `value` is decoded, and null for a bare name. */
+export interface Attribute {
+  name: string;
+  value: string | null;
+}
+
+/** Why something that was found cannot be used, as data; the sentence is in the message file. */
+export type Refusal =
+  | { code: 'emptyText' }
+  | { code: 'tooLong'; most: number }
+  | { code: 'nothingFound' }
+  | { code: 'unsafeScheme'; scheme: string }
+  | { code: 'notAnAddress'; text: string }
+  | { code: 'sourceMissing' }
+  | { code: 'codeUnsupported'; source: Source }
+  | { code: 'brokenIdentifier'; host: string; found: string; shape: string; example: string }
+  | { code: 'linkUnknown'; host: string; example: string }
+  | { code: 'notForVisitors'; host: string; form: string; why: string; remedy: string; instead: string };
+
+/** One thing in the text that may be an embed: a link, or a piece of embed code. */
+export interface Candidate {
+  range: Range;
+  source: Source;
+  /** The address with repairs made; null where there is none. */
+  address: string | null;
+  /** Where the address stands in the text. */
+  addressRange: Range | null;
+  /** Of an iframe, all but `src`, in order. */
+  attributes: readonly Attribute[];
+  repairs: readonly Repair[];
+  refusal?: Refusal;
+}

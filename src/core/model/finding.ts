@@ -1,0 +1,19 @@
+import type { Range } from './candidate.ts';
+import type { SettingsFix } from './plan.ts';
+
+export type Severity = 'error' | 'warning' | 'note';
+
+/** What one press does: change settings, or change the text that was brought in. */
+export type Remedy =
+  { by: 'settings'; change: SettingsFix } | { by: 'text'; replace: string; with: string } | { by: 'parameter'; drop: string };
+
+/** A thing that would go wrong, as data. The sentence is in the message file, by `code`. */
+export interface Finding {
+  code: string;
+  severity: Severity;
+  /** Where in the code. */
+  place: Range | null;
+  actual: string;
+  expected: string;
+  remedy?: Remedy;
+}

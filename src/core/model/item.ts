@@ -1,0 +1,61 @@
+import type { Settings } from '../settings/list.ts';
+import type { Attribute } from './candidate.ts';
+import type { Kind, Scope } from './kind.ts';
+
+/** A parameter of an address: decoded, and as it was written. */
+export interface Parameter {
+  in: 'query' | 'fragment';
+  name: string;
+  value: string;
+  raw: string;
+}
+
+export interface Dropped extends Parameter {
+  why: 'tracking' | 'duplicate';
+}
+
+/** What of pasted code is not ours to interpret, and goes back unchanged. */
+export interface Kept {
+  attributes: readonly Attribute[];
+  /** Features of `allow` that the host does not need itself. */
+  allow: readonly string[];
+  /** Declarations of `style` that are not ours. */
+  style: readonly string[];
+}
+
+/** What an address or a code turned out to be. Plain data. */
+export interface Item {
+  /** Id of the host card; null for an address of which no card knows. */
+  host: string | null;
+  kind: Kind;
+  scope: Scope;
+  id: string | null;
+  /** Id of the card's link form; `address` where there is no card. */
+  form: string;
+  /** Id of the card's target: how the item is addressed, framed and sized. */
+  target: string | null;
+  /** What the link form captured, by name. */
+  captures: Readonly<Record<string, string>>;
+  /** The share link, tidy. */
+  canonical: string;
+  /** The frame address without any setting. */
+  frame: string;
+  /** `16:9`, where the host or the link form tells it. */
+  ratio: string | null;
+  /** What the link or the code already asks for. */
+  settings: Settings;
+  unknown: readonly Parameter[];
+  dropped: readonly Dropped[];
+  kept: Kept;
+}
+
+/** What the host says of an item when asked; every field may be missing. */
+export interface Facts {
+  title?: string;
+  author?: string;
+  /** Seconds. */
+  duration?: number;
+  pages?: number;
+  ratio?: string;
+  cover?: string;
+}

@@ -1,0 +1,21 @@
+import type { Kind } from './kind.ts';
+import type { ValueType } from './values.ts';
+
+/** Where a setting lives: the four moments of a visit, and the frame, which needs no host. */
+export type Moment = 'arrive' | 'begin' | 'during' | 'end' | 'frame';
+
+/** One setting of the product, whatever each host calls it. */
+export interface Setting<Id extends string = string> {
+  /** Stable: cards, saved work and the command line use it. */
+  readonly id: Id;
+  readonly moment: Moment;
+  readonly value: ValueType;
+  readonly label: string;
+  readonly help: string;
+  /** The kinds of item for which it makes sense; absent for all. */
+  readonly kinds?: readonly Kind[];
+}
+
+export function defineSetting<const Id extends string>(setting: Setting<Id>): Setting<Id> {
+  return setting;
+}

@@ -1,0 +1,48 @@
+import { check } from './check/check.ts';
+import type { HostBook } from './hosts/book.ts';
+import type { Candidate } from './model/candidate.ts';
+import type { Code } from './model/code.ts';
+import type { Finding } from './model/finding.ts';
+import type { Facts, Item } from './model/item.ts';
+import type { Plan } from './model/plan.ts';
+import type { Site } from './model/site.ts';
+import { plan } from './plan/plan.ts';
+import { read } from './read/read.ts';
+import { recognise, type Recognition } from './recognise/recognise.ts';
+import type { Settings } from './settings/list.ts';
+import type { FormId } from './write/forms/list.ts';
+import { write } from './write/write.ts';
+
+/**
+ * The five steps, in order: `read → recognise → plan → write → check`.
+ * Each is a function over plain data; nothing here touches a page, a network, a clock or a store.
+ */
+export interface Surroundings {
+  book: HostBook;
+  site: Site | null;
+  form: FormId;
+  facts: Facts;
+}
+
+export type Recognised = { candidate: Candidate } & Recognition;
+
+export interface Embed {
+  item: Item;
+  settings: Settings;
+  plan: Plan;
+  code: Code;
+  findings: Finding[];
+}
+
+/** Steps 1 and 2: everything in the text that may be an embed, and what each is. */
+export function bringIn(text: string, book: HostBook): Recognised[] {
+  return read(text).map((candidate) => ({ candidate, ...recognise(candidate, book) }));
+}
+
+/** Steps 3 to 5: the code for an item with what is asked for it. */
+export function makeEmbed(recognised: Item, settings: Settings, { book, site, form, facts }: Surroundings): Embed {
+  const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
+  const planned = plan(item, settings, book, site);
+  const code = write({ item, plan: planned, site }, form);
+  return { item, settings, plan: planned, code, findings: check({ item, settings, plan: planned, code, site, facts, book }) };
+}

@@ -1,0 +1,35 @@
+import type { Box } from '../model/plan.ts';
+import type { Site } from '../model/site.ts';
+import type { Asked } from './asked.ts';
+
+const USUAL_RATIO = '16:9';
+const USUAL_WIDTH = 640;
+
+/** How wide and how high the frame stands in the site's column. */
+export function planBox(asked: Asked, site: Site | null): Box {
+  return { ...planWidth(asked, site), ...planHeight(asked) };
+}
+
+function planWidth(asked: Asked, site: Site | null): Pick<Box, 'mode' | 'width' | 'widthFrom'> {
+  const { settings } = asked;
+  const fit = fitOf(asked);
+  const usual = fit?.by === 'ratio' ? fit.mode : 'fill';
+  const mode = (settings.widthMode as Box['mode'] | undefined) ?? (settings.width === undefined ? usual : 'atMost');
+  const widthFrom = settings.width !== undefined ? 'width' : settings.widthMode !== undefined ? 'widthMode' : 'item';
+  const column = site?.column ?? fit?.width ?? USUAL_WIDTH;
+  if (mode === 'fill') return { mode, width: column, widthFrom: settings.widthMode ? 'widthMode' : 'item' };
+  return { mode, width: Number(settings.width ?? Math.min(fit?.width ?? USUAL_WIDTH, column)), widthFrom };
+}
+
+function planHeight(asked: Asked): Pick<Box, 'height' | 'heightFrom'> {
+  const { settings, item } = asked;
+  if (settings.height !== undefined) return { height: { by: 'number', pixels: Number(settings.height) }, heightFrom: 'height' };
+  if (settings.ratio !== undefined) return { height: { by: 'ratio', ratio: String(settings.ratio) }, heightFrom: 'ratio' };
+  const fit = fitOf(asked);
+  if (fit?.by !== 'steps') return { height: { by: 'ratio', ratio: item.ratio ?? USUAL_RATIO }, heightFrom: 'item' };
+  const chosen = settings[fit.setting as keyof typeof settings];
+  const pixels = fit.heights[String(chosen ?? fit.usual)] ?? fit.heights[fit.usual]!;
+  return { height: { by: 'number', pixels }, heightFrom: chosen === undefined ? 'item' : (fit.setting as keyof typeof settings) };
+}
+
+const fitOf = ({ item, card }: Asked) => (item.target ? card?.targets.get(item.target)?.target.fit : undefined);

@@ -1,0 +1,83 @@
+import { originOf, type HostBook } from '../hosts/book.ts';
+import type { Item } from '../model/item.ts';
+import type { AddressPart, Origin, Plan, PlanEntry } from '../model/plan.ts';
+import type { Site } from '../model/site.ts';
+import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import type { Asked } from './asked.ts';
+import { planBox } from './box.ts';
+import { findConflict } from './conflicts.ts';
+import { planLink } from './link.ts';
+import { planSetting } from './setting.ts';
+
+/**
+ * Step 3, `item + settings + site → plan`: every setting asked for ends in exactly one state, with its
+ * reason, and nothing is sent for settings that were not touched.
+ */
+export function plan(item: Item, settings: Settings, book: HostBook, site: Site | null): Plan {
+  const asked: Asked = { item, settings, card: item.host === null ? null : (book.byId.get(item.host) ?? null) };
+  const entries: PlanEntry[] = [];
+  for (const { id } of SETTINGS) if (settings[id] !== undefined) entries.push(settle(id, asked));
+  return {
+    entries,
+    base: planBase(asked, entries),
+    parts: planParts(item, entries),
+    link: planLink(asked),
+    allow: planAllow(asked, entries),
+    fullscreen: target(asked)?.allow.includes('fullscreen') ?? true,
+    box: planBox(asked, site),
+    frame: settings,
+  };
+}
+
+function settle(id: SettingId, asked: Asked): PlanEntry {
+  const entry = planSetting(id, asked);
+  const takesEffect = entry.state === 'sent' || entry.state === 'in part' || entry.state === 'done here';
+  const conflict = takesEffect ? findConflict(id, asked) : undefined;
+  return conflict ? { ...entry, state: 'conflict', ...conflict } : entry;
+}
+
+function planBase({ item, card }: Asked, entries: readonly PlanEntry[]): Plan['base'] {
+  for (const entry of entries)
+    for (const sent of entry.sent)
+      if (sent.in === 'origin' && card) {
+        const origin = originOf(card.card, sent.value as never)!;
+        const rest = item.frame.slice(new URL(item.frame).origin.length);
+        return [
+          { text: origin, origin: entry.setting },
+          { text: rest, origin: 'item' },
+        ];
+      }
+  return [{ text: item.frame, origin: 'item' }];
+}
+
+function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
+  const parts: AddressPart[] = [];
+  for (const { setting, sent } of entries)
+    for (const s of sent)
+      if (s.in !== 'origin')
+        parts.push({
+          in: s.in,
+          name: s.name,
+          raw: `${encodeURIComponent(s.name)}=${encodeURIComponent(s.value)}`,
+          origin: setting,
+        });
+  for (const { in: place, name, raw } of item.unknown) parts.push({ in: place, name, raw, origin: 'item' });
+  return parts;
+}
+
+function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
+  const allow: { feature: string; origin: Origin }[] = (target(asked)?.allow ?? []).map((feature) => ({
+    feature,
+    origin: 'item',
+  }));
+  for (const { setting, sent } of entries) {
+    const use = asked.card?.card.settings[setting];
+    if (sent.length > 0 && use && 'allow' in use && use.allow && asked.settings[setting] === 'on')
+      allow.unshift({ feature: use.allow, origin: setting });
+  }
+  const has = new Set(allow.map((a) => a.feature));
+  for (const feature of asked.item.kept.allow) if (!has.has(feature)) allow.push({ feature, origin: 'item' });
+  return allow;
+}
+
+const target = ({ item, card }: Asked) => (item.target ? card?.targets.get(item.target)?.target : undefined);

@@ -1,0 +1,62 @@
+import { isHonoured } from '../hosts/book.ts';
+import type { CardSetting, HonouredSetting } from '../hosts/card.ts';
+import { spell } from '../hosts/spellings.ts';
+import type { Item } from '../model/item.ts';
+import type { PlanEntry, Reason, Sent, State } from '../model/plan.ts';
+import type { SettingValue } from '../model/values.ts';
+import { makesSense, settingOf, type SettingId } from '../settings/list.ts';
+import type { Asked } from './asked.ts';
+
+type Outcome = readonly [state: State, reason: Reason, sent?: readonly Sent[]];
+
+/** What becomes of one setting, looked at by itself. */
+export function planSetting(id: SettingId, asked: Asked): PlanEntry {
+  const value = asked.settings[id]!;
+  const [state, reason, sent = []] = settle(id, value, asked);
+  return { setting: id, asked: value, state, reason, sent };
+}
+
+function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outcome {
+  if (settingOf(id).moment === 'frame') return ['done here', { code: 'byFrame' }];
+  if (!card) return ['not offered', { code: 'noHost' }];
+  if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
+  const use: CardSetting | undefined = card.card.settings[id];
+  if (!use) return ['not offered', { code: 'hostLacks', host: card.card.name }];
+  if (use.in === 'nowhere') return ['not offered', { code: 'withdrawn', since: use.since, note: use.note }];
+  if (use.in === 'origin') return byOrigin(use.words[String(value)], value === use.usual, card.card.name);
+  return isHonoured(use) ? honour(use, value, { item, card }) : ['not offered', { code: 'hostLacks', host: card.card.name }];
+}
+
+function byOrigin(group: string | undefined, usual: boolean, host: string): Outcome {
+  if (group) return ['sent', { code: 'sent' }, [{ in: 'origin', name: 'domain', value: group }]];
+  return usual ? ['sent', { code: 'alreadySo' }] : ['not offered', { code: 'valueLacks', host, nearest: null }];
+}
+
+function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<Asked, 'item' | 'card'>): Outcome {
+  if (use.targets && !use.targets.includes(item.target!)) return ['not applicable', { code: 'otherTarget', form: item.form }];
+  const withdrawn = use.withdrawn.find((w) => w.value === value);
+  const given = withdrawn ? withdrawn.nearest : value;
+  const spelt = spell(use.spelling, given);
+  if (spelt === undefined)
+    return given === use.usual
+      ? ['sent', { code: 'alreadySo' }]
+      : ['not offered', { code: 'valueLacks', host: card!.card.name, nearest: use.usual ?? null }];
+  const sent: Sent[] = [{ in: use.in, name: use.name, value: spelt }, ...companions(use, item)];
+  if (withdrawn)
+    return ['in part', { code: 'nearest', value: withdrawn.nearest, since: withdrawn.since, note: withdrawn.note }, sent];
+  const limit = use.limits.find(
+    (l) => (!l.values || l.values.includes(String(value))) && (!l.targets || l.targets.includes(item.target!)),
+  );
+  return limit
+    ? ['in part', { code: 'limited', happens: limit.happens, date: limit.date }, sent]
+    : ['sent', { code: 'sent' }, sent];
+}
+
+/** What must be sent along; left out where the frame address holds it already, or the item has none. */
+function companions(use: HonouredSetting, { frame, captures }: Item): Sent[] {
+  const held = new URLSearchParams(frame.split('?')[1] ?? '');
+  return Object.entries(use.with).flatMap(([name, template]) => {
+    const capture = captures[template.replace(/^\{|\}$/g, '')];
+    return capture === undefined || held.has(name) ? [] : [{ in: 'query' as const, name, value: capture }];
+  });
+}

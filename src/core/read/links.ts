@@ -1,0 +1,100 @@
+import type { Candidate, Range, Repair } from '../model/candidate.ts';
+
+const SCHEME = /^([a-z][a-z0-9+.-]{0,30}):/i;
+/** A host name with a dot (or `localhost` with a port) and a path, as copied from an address bar that hides the scheme. */
+const BARE_HOST = /^(?:[a-z0-9-]{1,63}\.)+[a-z]{2,24}(?::\d{1,5})?(?:[/?#]|$)/i;
+/** Where a link may begin in prose. Each alternative is bounded, so that scanning stays linear. */
+const BEGINNING = /(?:https?:)?\/\/[^\s<>"'`]|\b(?:javascript|data|vbscript|blob|file):[^\s<>"'`]/gi;
+const LINK_END = /[\s<>"`\u0000-\u001f\u201c\u201d]/g;
+/** Punctuation of the sentence around a link. */
+const OPENING = /^[([{'’‘“"]*/;
+const TRAILING = /[.,;:!?'’)\]}]+$/;
+
+/** Links in plain text: the text as a whole when it is one word, otherwise all that it names. */
+export function readLinks(text: string, offset = 0): Candidate[] {
+  const from = text.search(/\S/);
+  if (from < 0) return [];
+  const word = text.trim();
+  if (!/\s/.test(word) && (SCHEME.test(word) || word.startsWith('//') || BARE_HOST.test(word)))
+    return [linkAt(word, offset + from)];
+  return readProse(text, offset);
+}
+
+function readProse(text: string, offset: number): Candidate[] {
+  const found: Candidate[] = [];
+  BEGINNING.lastIndex = 0;
+  for (let m = BEGINNING.exec(text); m; m = BEGINNING.exec(text)) {
+    LINK_END.lastIndex = m.index;
+    const end = LINK_END.exec(text)?.index ?? text.length;
+    const link = trimTail(text.slice(m.index, end));
+    if (!link.startsWith('//') || BARE_HOST.test(link.slice(2))) found.push(linkAt(link, offset + m.index));
+    BEGINNING.lastIndex = end;
+  }
+  return found.length > 0 ? found : readBareHosts(text, offset);
+}
+
+/** Without any full link, words such as `media.example/see/1` may be meant as links. */
+function readBareHosts(text: string, offset: number): Candidate[] {
+  const found: Candidate[] = [];
+  for (const m of text.matchAll(/\S+/g)) {
+    const opened = OPENING.exec(m[0])![0].length;
+    const link = trimTail(m[0].slice(opened));
+    if (link.includes('/') && BARE_HOST.test(link)) found.push(linkAt(link, offset + m.index + opened));
+  }
+  return found;
+}
+
+/** A closing bracket belongs to the sentence unless the link opened it. */
+function trimTail(link: string): string {
+  const tail = TRAILING.exec(link.slice(-40))?.[0] ?? '';
+  const keep = link.includes('(') && tail.startsWith(')') ? 1 : 0;
+  return link.slice(0, link.length - tail.length + keep);
+}
+
+function linkAt(written: string, from: number): Candidate {
+  const range: Range = [from, from + written.length];
+  return { range, source: 'link', addressRange: range, attributes: [], ...readAddress(written) };
+}
+
+type Address = Pick<Candidate, 'address' | 'repairs' | 'refusal'>;
+const LOOPBACK = /^(?:[a-z0-9-]+\.)*localhost(?=[:/?#]|$)/i;
+
+/** Makes a full http(s) address of what is written, and tells what it repaired or why it refuses. */
+export function readAddress(written: string): Address {
+  // URL Standard, section 4.4: tabs, line breaks and outer control characters do not count.
+  const bare = trimControls(written).replace(/[\t\n\r]/g, '');
+  const repairs: Repair[] = bare === written ? [] : [{ code: 'spaceTrimmed', was: written, now: bare }];
+  let address = bare.replace(/&amp;/gi, '&');
+  if (address !== bare) repairs.push({ code: 'entityTwice', was: '&amp;', now: '&' });
+  const completed = complete(address);
+  if (completed) {
+    repairs.push({ code: address.startsWith('//') ? 'schemeRelative' : 'schemeAdded', was: address, now: completed });
+    address = completed;
+  }
+  const scheme = SCHEME.exec(address)?.[1]?.toLowerCase();
+  if (scheme !== 'http' && scheme !== 'https')
+    return {
+      address: null,
+      repairs,
+      refusal: scheme ? { code: 'unsafeScheme', scheme } : { code: 'notAnAddress', text: written.slice(0, 80) },
+    };
+  if (!URL.canParse(address)) return { address: null, repairs, refusal: { code: 'notAnAddress', text: written.slice(0, 80) } };
+  return { address, repairs };
+}
+
+function trimControls(text: string): string {
+  let [from, to] = [0, text.length];
+  while (from < to && text.charCodeAt(from) <= 0x20) from++;
+  while (to > from && text.charCodeAt(to - 1) <= 0x20) to--;
+  return text.slice(from, to);
+}
+
+/** Adds the scheme that is missing: https, or http for this machine's own names, which have no certificate. */
+function complete(address: string): string | undefined {
+  const rest = address.startsWith('//')
+    ? address.slice(2)
+    : BARE_HOST.test(address) || LOOPBACK.test(address)
+      ? address
+      : undefined;
+  return rest === undefined ? undefined : `${LOOPBACK.test(rest) ? 'http' : 'https'}://${rest}`;
+}

@@ -1,0 +1,9 @@
+import { defineSetting } from '../model/setting.ts';
+
+export const showAuthor = defineSetting({
+  id: 'showAuthor',
+  moment: 'arrive',
+  value: { type: 'switch' },
+  label: 'Author in the player',
+  help: 'Whether the player names who made the item.',
+});

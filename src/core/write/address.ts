@@ -1,0 +1,26 @@
+import type { AddressPart, Plan } from '../model/plan.ts';
+import type { Piece } from './tree.ts';
+
+/** The frame address as pieces: base, query, fragment. */
+export const frameAddress = ({ base, parts }: Plan): Piece[] => [...base, ...tail(base.map((b) => b.text).join(''), parts)];
+
+/** The share link as pieces. */
+export const linkAddress = ({ link }: Plan): Piece[] => [{ text: link.base, origin: 'item' }, ...tail(link.base, link.parts)];
+
+function tail(base: string, parts: readonly AddressPart[]): Piece[] {
+  if (parts.length === 0) return [];
+  const pieces: Piece[] = [];
+  let joint = base.includes('?') ? '&' : '?';
+  for (const { in: place, raw, origin } of parts)
+    if (place === 'query') {
+      pieces.push({ text: joint }, { text: raw, origin });
+      joint = '&';
+    }
+  joint = '#';
+  for (const { in: place, raw, origin } of parts)
+    if (place === 'fragment') {
+      pieces.push({ text: joint }, { text: raw, origin });
+      joint = '&';
+    }
+  return pieces;
+}

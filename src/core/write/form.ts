@@ -1,0 +1,23 @@
+import type { Item } from '../model/item.ts';
+import type { Plan } from '../model/plan.ts';
+import type { Site } from '../model/site.ts';
+import type { TreeNode } from './tree.ts';
+
+export interface WriteInput {
+  item: Item;
+  plan: Plan;
+  site: Site | null;
+}
+
+/** A form of code: how a plan is laid down for one kind of page editor. */
+export interface Form<Id extends string = string> {
+  readonly id: Id;
+  readonly label: string;
+  readonly help: string;
+  readonly language: 'html' | 'text';
+  readonly write: (input: WriteInput) => readonly TreeNode[];
+}
+
+export function defineForm<const Id extends string>(form: Form<Id>): Form<Id> {
+  return form;
+}

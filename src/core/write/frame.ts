@@ -1,0 +1,85 @@
+import type { Box, Origin } from '../model/plan.ts';
+import { ratioOf } from '../model/values.ts';
+import { frameAddress } from './address.ts';
+import type { WriteInput } from './form.ts';
+import type { Piece, TreeAttribute, TreeNode } from './tree.ts';
+
+/** The iframe that forms share: `sizing` says how its size is written. */
+export function frameElement({ item, plan }: WriteInput, sizing: { attributes: TreeAttribute[]; style: Piece[] }): TreeNode {
+  const { title, load } = plan.frame;
+  const attributes: TreeAttribute[] = [{ name: 'src', value: frameAddress(plan) }];
+  if (title !== undefined) attributes.push({ name: 'title', value: [{ text: String(title) }], origin: 'title' });
+  attributes.push(...sizing.attributes, {
+    name: 'style',
+    value: declarations([...sizing.style, ...spacing(plan.frame), ...item.kept.style.map(asPiece)]),
+  });
+  if (load !== undefined)
+    attributes.push({ name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' });
+  if (plan.allow.length > 0)
+    attributes.push({
+      name: 'allow',
+      value: joined(
+        plan.allow.map((a) => ({ text: a.feature, origin: a.origin })),
+        '; ',
+      ),
+    });
+  if (plan.fullscreen) attributes.push({ name: 'allowfullscreen', value: null });
+  for (const { name, value } of item.kept.attributes)
+    attributes.push({ name, value: value === null ? null : [{ text: value }], origin: 'item' });
+  return { tag: 'iframe', attributes };
+}
+
+/** Width and height in CSS, following the column. */
+export function fluidSize(box: Box): Piece[] {
+  const { widthFrom, heightFrom } = box;
+  const width: Piece[] =
+    box.mode === 'fixed'
+      ? [{ text: `width:${box.width}px`, origin: widthFrom }]
+      : [
+          { text: 'width:100%', origin: widthFrom },
+          ...(box.mode === 'atMost' ? [{ text: `max-width:${box.width}px`, origin: widthFrom }] : []),
+        ];
+  const height: Piece[] =
+    box.height.by === 'ratio'
+      ? [{ text: `aspect-ratio:${box.height.ratio.replace(':', '/')}`, origin: heightFrom }, { text: 'height:auto' }]
+      : [{ text: `height:${box.height.pixels}px`, origin: heightFrom }];
+  return [...width, ...height];
+}
+
+/** Width and height as attributes, in whole pixels. */
+export function fixedSize(box: Box): TreeAttribute[] {
+  return [number('width', box.width, box.widthFrom), number('height', boxHeight(box), box.heightFrom)];
+}
+
+/** The height in pixels at the box's full width. */
+export function boxHeight({ width, height }: Box): number {
+  return height.by === 'number' ? height.pixels : Math.round(width / ratioOf(height.ratio));
+}
+
+const number = (name: string, value: number, origin: Origin): TreeAttribute => ({
+  name,
+  value: [{ text: String(value) }],
+  origin,
+});
+
+const MARGINS = {
+  start: ['margin-right:auto'],
+  centre: ['margin-left:auto', 'margin-right:auto'],
+  end: ['margin-left:auto'],
+} as const;
+
+function spacing({ align, spaceAbove, spaceBelow }: WriteInput['plan']['frame']): Piece[] {
+  const pieces: Piece[] = [];
+  if (spaceAbove !== undefined) pieces.push({ text: `margin-top:${spaceAbove}px`, origin: 'spaceAbove' });
+  if (spaceBelow !== undefined) pieces.push({ text: `margin-bottom:${spaceBelow}px`, origin: 'spaceBelow' });
+  if (align !== undefined) for (const text of MARGINS[align as keyof typeof MARGINS]) pieces.push({ text, origin: 'align' });
+  return pieces;
+}
+
+const asPiece = (text: string): Piece => ({ text, origin: 'item' });
+const declarations = (pieces: readonly Piece[]): Piece[] =>
+  joined([{ text: 'display:block' }, { text: 'border:0' }, ...pieces], ';');
+
+function joined(pieces: readonly Piece[], joint: string): Piece[] {
+  return pieces.flatMap((piece, i) => (i === 0 ? [piece] : [{ text: joint }, piece]));
+}

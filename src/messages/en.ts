@@ -1,0 +1,164 @@
+import type { CheckId } from '../core/check/checks/list.ts';
+import type { Refusal, Repair } from '../core/model/candidate.ts';
+import type { Finding, Remedy } from '../core/model/finding.ts';
+import type { Reason, State } from '../core/model/plan.ts';
+import type { SettingValue } from '../core/model/values.ts';
+import { settingOf, type SettingId } from '../core/settings/list.ts';
+import { writeValue } from '../core/model/values.ts';
+
+/** Every sentence that a publisher reads about data of the core. One language, one file. */
+type Sentences<Data extends { code: string }> = { [Code in Data['code']]: (data: Extract<Data, { code: Code }>) => string };
+
+const REFUSALS: Sentences<Refusal> = {
+  emptyText: () => 'Nothing is pasted yet. Paste a share link, or the embed code that a host gave you.',
+  tooLong: ({ most }) =>
+    `The text is longer than ${most / 1_000_000} million characters. Paste only the part with the link or the embed code.`,
+  nothingFound: () =>
+    'There is no link and no embed code in this text. A share link begins with https:// and stands behind “Share” on the page of the host.',
+  unsafeScheme: ({ scheme }) =>
+    `An address that begins with ${scheme}: could run code or show a file of yours, and is never put into a page. Paste the share link, which begins with https://.`,
+  notAnAddress: ({ text }) => `“${text}” is not a web address. Copy the whole link once more, from https:// to its end.`,
+  sourceMissing: () =>
+    'This iframe has no address in src, so there is nothing to show. Copy the embed code once more, or paste the share link.',
+  codeUnsupported: ({ source }) =>
+    source === 'object'
+      ? 'This is an object code of the old kind, which is not read. Paste the share link of the item instead.'
+      : 'This code loads a script, and scripts are not read. Paste the share link of the item, or an iframe code.',
+  brokenIdentifier: ({ host, found, shape, example }) =>
+    `“${found}” is not complete: on ${host} this part is ${shape}, such as ${example}. Copy the link once more.`,
+  linkUnknown: ({ host, example }) =>
+    `This page of ${host} cannot be embedded. Open the item itself and copy its share link; it looks like ${example}.`,
+  notForVisitors: ({ host, form, why, remedy }) => `This is the ${form} of ${host}: ${why}. What to do: ${remedy}.`,
+};
+
+const REPAIRS: Record<Repair['code'], string> = {
+  schemeAdded: 'the beginning of the address was missing and was added',
+  schemeRelative: 'an address that began with // was completed',
+  entityTwice: '&amp; was written twice over and is & again',
+  spaceTrimmed: 'spaces or line breaks in the address were taken out',
+  tagUnclosed: 'the code was cut off before its end',
+};
+
+const REASONS: Sentences<Reason> = {
+  sent: () => 'The host does this.',
+  alreadySo: () => 'The host does this anyway, so nothing is sent.',
+  byFrame: () => 'The frame does this itself; no host is needed.',
+  limited: ({ happens, date }) => `${happens} (as of ${date})`,
+  nearest: ({ note, since }) => `${note} (since ${since})`,
+  withdrawn: ({ note, since }) => `${note} (since ${since})`,
+  hostLacks: ({ host }) => `${host} has no setting for this.`,
+  valueLacks: ({ host, nearest }) =>
+    nearest === null ? `${host} has no word for this value.` : `${host} has no word for this value; it stays “${nearest}”.`,
+  noHost: () => 'No host card knows this address, so only the frame can be set.',
+  otherKind: ({ kind }) => `This makes no sense for ${KIND_WORDS[kind] ?? kind}.`,
+  otherTarget: () => 'The host does this for single items only.',
+  autoplayNeedsMute: () => 'Browsers refuse to start with sound by itself. Muted, it starts.',
+  endBeforeStart: () => 'The end is not after the start, so nothing would play.',
+  widthNeedsMode: () => 'A width in pixels has no effect while the frame fills the column.',
+  ratioAndHeight: () => 'Ratio and height both set the height; the height wins.',
+};
+
+const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
+  insecureFrame: ({ actual }) => `The page is loaded over https and ${actual} over http: browsers leave the frame blank.`,
+  autoplayUnmuted: () =>
+    'It is to start by itself with sound. Browsers refuse that, and it stands still until somebody presses play.',
+  endBeforeStart: ({ actual, expected }) => `It ends at ${actual}, and begins at ${expected}: nothing would play.`,
+  tooWide: ({ actual, expected }) =>
+    `The frame is ${actual} px wide and the column ${expected} px: it is cut off, or pushes the page sideways.`,
+  autoplayAudio: () =>
+    'Browsers do not let sound start by itself in a frame, even muted, until the visitor has clicked on the page.',
+  ratioDiffers: ({ actual, expected }) => `The frame is ${actual} and the picture ${expected}: there will be bars.`,
+  titleMissing: () => 'The frame has no title. Screen readers then say its address, or nothing.',
+  unknownParameter: ({ actual, expected }) =>
+    `${expected} does not know the parameter “${actual}”. It is kept, and may do nothing.`,
+};
+
+const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
+  insecureFrame: () => 'Use https',
+  autoplayUnmuted: () => 'Start muted',
+  endBeforeStart: ({ remedy }) =>
+    remedy?.by === 'settings' && remedy.change.end === null ? 'Play to the end' : 'Swap start and end',
+  tooWide: ({ expected }) => `Make it ${expected} px`,
+  autoplayAudio: () => 'Wait for the visitor',
+  ratioDiffers: ({ expected }) => `Use ${expected}`,
+  titleMissing: ({ expected }) => `Use “${expected}”`,
+  unknownParameter: ({ actual }) => `Drop ${actual}`,
+};
+
+export const STATE_WORDS: Record<State, string> = {
+  sent: 'sent',
+  'done here': 'done here',
+  'in part': 'in part',
+  'not offered': 'not offered',
+  conflict: 'conflict',
+  'not applicable': 'not for this kind',
+};
+
+export const KIND_WORDS: Record<string, string> = {
+  video: 'a video',
+  audio: 'a sound recording',
+  live: 'a live picture',
+  document: 'a document',
+  page: 'a page',
+};
+
+export const sayRefusal = (refusal: Refusal): string => REFUSALS[refusal.code](refusal as never);
+export const sayRepair = (repair: Repair): string => REPAIRS[repair.code];
+export const sayReason = (reason: Reason): string => REASONS[reason.code](reason as never);
+export const sayFinding = (finding: Finding): string => FINDINGS[finding.code as CheckId](finding);
+export const sayRemedy = (finding: Finding & { remedy: Remedy }): string => REMEDIES[finding.code as CheckId](finding);
+
+/** A value that was given for a setting and does not fit it. */
+export function sayWrongValue(id: SettingId, text: string): string {
+  const { value, label } = settingOf(id);
+  return `${label} takes ${TYPE_WORDS[value.type](value as never)}, not “${text.slice(0, 60)}”.`;
+}
+
+const TYPE_WORDS = {
+  switch: () => 'on or off',
+  choice: ({ options }: { options: readonly string[] }) => options.join(', ').replace(/, ([^,]*)$/, ' or $1'),
+  time: () => 'a time such as 42, 1:12 or 1m12s',
+  count: ({ least }: { least: number }) => `a whole number from ${least}`,
+  length: ({ least, most }: { least: number; most: number }) => `whole pixels from ${least} to ${most}`,
+  colour: () => 'a colour such as #2f6f7e',
+  ratio: () => 'a ratio such as 16:9',
+  language: () => 'a language code such as en',
+  text: ({ longest }: { longest: number }) => `up to ${longest} characters`,
+};
+
+/** A setting as a short sentence, as it stands on the Bench; the first of each pair is for a setting left to the host. */
+type Phrase = (value: string) => string;
+const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = {
+  tracking: ['tracking as usual', (v) => (v === 'reduced' ? 'tracks less' : 'tracking as usual')],
+  accent: ['the host’s own colour', (v) => `accent ${v}`],
+  showTitle: ['title as the host does', (v) => (v === 'on' ? 'title shown' : 'no title')],
+  showAuthor: ['author as the host does', (v) => (v === 'on' ? 'author shown' : 'no author')],
+  artwork: ['artwork as the host does', (v) => (v === 'on' ? 'with artwork' : 'without artwork')],
+  density: ['player as the host does', (v) => (v === 'slim' ? 'a slim player' : 'a full player')],
+  autoplay: ['waits for a press', (v) => (v === 'on' ? 'starts by itself' : 'waits for a press')],
+  mute: ['with sound', (v) => (v === 'on' ? 'muted' : 'with sound')],
+  start: ['begins at the beginning', (v) => `begins at ${v}`],
+  page: ['opens at page 1', (v) => `opens at page ${v}`],
+  captions: ['captions as the host does', (v) => `captions in ${v}`],
+  controls: ['controls shown', (v) => (v === 'on' ? 'controls shown' : 'no controls')],
+  end: ['plays to the end', (v) => `ends at ${v}`],
+  loop: ['plays once', (v) => (v === 'on' ? 'begins again' : 'plays once')],
+  related: [
+    'then anyone’s videos',
+    (v) => ({ any: 'then anyone’s videos', same: 'then its own channel’s videos', none: 'then no videos' })[v] ?? v,
+  ],
+  load: ['loads with the page', (v) => (v === 'near' ? 'loads when near' : 'loads with the page')],
+  title: ['no title', (v) => `titled “${v}”`],
+  widthMode: ['width as the item', (v) => ({ fill: 'fills the column', atMost: 'at most so wide', fixed: 'one width' })[v] ?? v],
+  width: ['usual width', (v) => `${v} px wide`],
+  ratio: ['ratio of the item', (v) => `ratio ${v}`],
+  height: ['height by ratio', (v) => `${v} px high`],
+  align: ['at the start', (v) => ({ start: 'at the start', centre: 'centred', end: 'at the end' })[v] ?? v],
+  spaceAbove: ['no space above', (v) => `${v} px above`],
+  spaceBelow: ['no space below', (v) => `${v} px below`],
+};
+
+export function saySetting(id: SettingId, value: SettingValue | undefined): string {
+  const [untouched, asked] = PHRASES[id];
+  return value === undefined ? untouched : asked(writeValue(settingOf(id).value, value));
+}
