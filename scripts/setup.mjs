@@ -1,7 +1,7 @@
 /** What every command needs first: installed packages, as the lock file says. */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 export const root = join(import.meta.dirname, '..');
@@ -40,4 +40,13 @@ export function ensurePrograms(wanted) {
 /** Runs a TypeScript file in a process of its own. */
 export function runTypeScript(file, args = [], options = {}) {
   run(process.execPath, ['--import', 'tsx', file, ...args], options);
+}
+
+/** Builds what browsers load, unless nothing has changed since the last build. */
+export function ensureBuild() {
+  const built = statSync(join(root, 'dist', 'index.html'), { throwIfNoEntry: false })?.mtimeMs ?? 0;
+  const sources = ['index.html', 'preview.html', 'vite.config.ts', 'package-lock.json', ...readdirSync(join(root, 'src'), { recursive: true }).map((file) => join('src', file))];
+  if (sources.every((file) => statSync(join(root, file)).mtimeMs < built)) return;
+  console.error('Building …');
+  run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], { stdio: ['ignore', 2, 2] });
 }

@@ -1,10 +1,11 @@
 import type { CheckId } from '../core/check/checks/list.ts';
 import type { Refusal, Repair } from '../core/model/candidate.ts';
 import type { Finding, Remedy } from '../core/model/finding.ts';
-import type { Reason, State } from '../core/model/plan.ts';
-import type { SettingValue } from '../core/model/values.ts';
+import type { Item } from '../core/model/item.ts';
+import type { PlanEntry, Reason, SettingsFix, State } from '../core/model/plan.ts';
+import type { Meaning } from '../core/recognise/anatomy.ts';
 import { settingOf, type SettingId } from '../core/settings/list.ts';
-import { writeValue } from '../core/model/values.ts';
+import { writeValue, type SettingValue } from '../core/model/values.ts';
 
 /** Every sentence that a publisher reads about data of the core. One language, one file. */
 type Sentences<Data extends { code: string }> = { [Code in Data['code']]: (data: Extract<Data, { code: Code }>) => string };
@@ -162,3 +163,61 @@ export function saySetting(id: SettingId, value: SettingValue | undefined): stri
   const [untouched, asked] = PHRASES[id];
   return value === undefined ? untouched : asked(writeValue(settingOf(id).value, value));
 }
+
+/** A value of a setting with few of them, as it stands on its button. */
+export function sayOption(id: SettingId, option: string): string {
+  return OPTIONS[id]?.[option] ?? option;
+}
+
+const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
+  widthMode: { fill: 'Fill the column', atMost: 'At most', fixed: 'Fixed' },
+  align: { start: 'Start', centre: 'Centre', end: 'End' },
+  load: { all: 'With the page', near: 'When near' },
+  related: { any: 'Anyone’s', same: 'Same channel', none: 'None' },
+  tracking: { usual: 'As usual', reduced: 'Reduced' },
+  density: { full: 'Full', slim: 'Slim' },
+};
+
+/** A fix as it stands on its button. */
+export function sayFix(fix: SettingsFix): string {
+  const parts = Object.entries(fix).map(([id, value]) =>
+    value === null ? `drop ${settingOf(id as SettingId).label.toLowerCase()}` : saySetting(id as SettingId, value),
+  );
+  const words = parts.join(', ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** What became of a setting, in one line. */
+export function sayState({ state, sent, reason }: PlanEntry): string {
+  const how =
+    sent.length > 0
+      ? `, as ${sent.map((s) => (s.in === 'origin' ? `the ${s.value} domain` : `${s.name}=${s.value}`)).join(' and ')}`
+      : '';
+  return `${STATE_WORDS[state]}${how}. ${sayReason(reason)}`;
+}
+
+export const sayOrigin = ({ kind, host }: Item): string =>
+  `This says which item it is: ${KIND_WORDS[kind]}${host ? '' : ' of a host without a card'}.`;
+
+/** What a part of a pasted text means. */
+export function sayMeaning(meaning: Meaning): string {
+  switch (meaning.role) {
+    case 'host':
+      return meaning.name ?? 'a host without a card';
+    case 'form':
+      return meaning.name;
+    case 'identity':
+      return IDENTITY_WORDS[meaning.name] ?? meaning.name;
+    case 'setting':
+      return saySetting(meaning.setting, meaning.value);
+    case 'unknown':
+      return 'unknown, kept';
+    case 'dropped':
+      return meaning.why === 'tracking' ? 'dropped: tracking' : 'dropped: said twice';
+    case 'broken':
+      return 'cannot be used';
+  }
+}
+
+/** Captures that cards often use; others show under their own name. */
+const IDENTITY_WORDS: Record<string, string> = { id: 'item', src: 'holds the whole link', code: 'item' };

@@ -1,0 +1,141 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
+
+/** The one driver of all user flows: the real server, a real browser, and things looked up by role and name. */
+const root = join(import.meta.dirname, '..');
+
+export interface Running {
+  port: number;
+  address: string;
+  stop: () => Promise<void>;
+}
+
+/** Starts the application's server in a process of its own, on a free port. */
+export async function startServer(): Promise<Running> {
+  const port = await freePort();
+  const server: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/server/main.ts')], {
+    env: { ...process.env, PORT: String(port), LOG: 'silent' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await once(server.stdout!, 'data');
+  return {
+    port,
+    address: `http://localhost:${port}`,
+    stop: async () => {
+      const closed = once(server, 'close');
+      server.kill('SIGTERM');
+      await closed;
+    },
+  };
+}
+
+async function freePort(): Promise<number> {
+  const probe = createServer().listen(0);
+  await once(probe, 'listening');
+  const { port } = probe.address() as AddressInfo;
+  probe.close();
+  await once(probe, 'close');
+  return port;
+}
+
+export function launchBrowser(): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+}
+
+/** A visitor with an empty browser store. */
+export async function newVisitor(browser: Browser, size = { width: 1280, height: 800 }): Promise<{ context: BrowserContext; page: Page }> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(size);
+  return { context, page };
+}
+
+/** The element with this role and name, waited for. */
+export async function find(page: Page, role: string, name: string): Promise<ElementHandle> {
+  const element = await page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, { timeout: 8000 });
+  return element as ElementHandle;
+}
+
+export async function press(page: Page, role: string, name: string): Promise<void> {
+  await (await find(page, role, name)).click();
+}
+
+/** Waits until the text stands anywhere on the page. */
+export async function waitForText(page: Page, text: string, timeout = 8000): Promise<void> {
+  await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), { timeout }, text);
+}
+
+/** Pastes a text at the focus, through the real clipboard. */
+export async function paste(page: Page, text: string): Promise<void> {
+  await allowClipboard(page);
+  await page.evaluate((t: string) => navigator.clipboard.writeText(t), text);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('v');
+  await page.keyboard.up('Control');
+}
+
+export async function readClipboard(page: Page): Promise<string> {
+  await allowClipboard(page);
+  return page.evaluate(() => navigator.clipboard.readText());
+}
+
+async function allowClipboard(page: Page): Promise<void> {
+  await page.browserContext().overridePermissions(new URL(page.url()).origin, ['clipboard-read', 'clipboard-write', 'clipboard-sanitized-write']);
+}
+
+/** What a player said to the page that frames it, in order. */
+export type Report = Record<string, unknown>;
+
+export interface ForeignPage {
+  address: string;
+  stop: () => Promise<void>;
+}
+
+/** A page of somebody else, on another port, with the code in it; it writes what players report to its console. */
+export async function serveForeignPage(code: string): Promise<ForeignPage> {
+  const listen = `<script>addEventListener('message', (e) => console.log('report ' + (typeof e.data === 'string' ? e.data : JSON.stringify(e.data))))</script>`;
+  const html = code.startsWith('<!doctype') ? code.replace('</head>', `${listen}</head>`) : `<!doctype html><html lang="en"><title>A page</title>${listen}<body style="max-width:720px">${code}`;
+  const server: Server = createServer((_, response) => response.setHeader('Content-Type', 'text/html; charset=utf-8').end(html)).listen(0);
+  await once(server, 'listening');
+  return {
+    address: `http://localhost:${(server.address() as AddressInfo).port}/`,
+    stop: async () => {
+      server.closeAllConnections();
+      server.close();
+      await once(server, 'close');
+    },
+  };
+}
+
+/** Opens an address as a fresh visitor and collects what the players report; no script of the driver runs in the page. */
+export async function watchPage(browser: Browser, address: string): Promise<{ page: Page; reports: Report[]; until: (test: (report: Report) => boolean, wait?: number) => Promise<Report>; close: () => Promise<void> }> {
+  const { context, page } = await newVisitor(browser);
+  const reports: Report[] = [];
+  page.on('console', (message) => {
+    if (message.text().startsWith('report ')) reports.push(JSON.parse(message.text().slice(7)) as Report);
+  });
+  await page.goto(address);
+  const until = async (test: (report: Report) => boolean, wait = 10_000): Promise<Report> => {
+    for (const deadline = Date.now() + wait; Date.now() < deadline; await new Promise((done) => setTimeout(done, 50))) {
+      const found = reports.find(test);
+      if (found) return found;
+    }
+    throw new Error(`no such report within ${wait} ms; there were ${JSON.stringify(reports.slice(-5))}`);
+  };
+  return { page, reports, until, close: () => context.close() };
+}

@@ -1,0 +1,26 @@
+import { kept } from '../state/bench.ts';
+import { selectEmbed } from '../state/selectors.ts';
+import { copyConfirmed } from '../state/view.ts';
+import type { Command } from './command.ts';
+
+/** How long the button says that it was done, in milliseconds. */
+const CONFIRMED = 2500;
+
+export const copyCode: Command = {
+  id: 'copyCode',
+  label: 'Copy the code',
+  keys: 'c',
+  run: (store, act) => {
+    const embed = selectEmbed(store.getState());
+    if (embed && act)
+      void navigator.clipboard
+        .writeText(embed.code.text)
+        .then(() => {
+          store.dispatch(kept());
+          store.dispatch(copyConfirmed('yes'));
+        })
+        .catch(() => store.dispatch(copyConfirmed('failed')))
+        .finally(() => setTimeout(() => store.dispatch(copyConfirmed('no')), CONFIRMED));
+    return embed !== null;
+  },
+};

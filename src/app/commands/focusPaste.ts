@@ -1,0 +1,12 @@
+import type { Command } from './command.ts';
+
+export const focusPaste: Command = {
+  id: 'focusPaste',
+  label: 'Go to the paste line',
+  keys: 'p',
+  run: (_, act) => {
+    const line = document.querySelector<HTMLElement>('[data-paste-line]');
+    if (line && act) line.focus();
+    return line !== null;
+  },
+};

@@ -1,0 +1,10 @@
+import { copyCode } from './copyCode.ts';
+import { focusPaste } from './focusPaste.ts';
+import { playOrPause } from './playOrPause.ts';
+import { redo } from './redo.ts';
+import { showShortcuts } from './showShortcuts.ts';
+import { switchTheme } from './switchTheme.ts';
+import { undo } from './undo.ts';
+
+/** Every command, in the order in which the list of shortcuts shows them. One file each. */
+export const COMMANDS = [copyCode, focusPaste, playOrPause, undo, redo, switchTheme, showShortcuts] as const;

@@ -1,0 +1,35 @@
+import '@fontsource-variable/commissioner/wght.css';
+import '@fontsource-variable/sometype-mono/wght.css';
+import './ui/look.css';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { listenForShortcuts } from './commands/shortcuts.ts';
+import { router } from './routes.tsx';
+import { startAutosave } from './state/autosave.ts';
+import { makeStore } from './state/store.ts';
+import { storageFound, themeChosen } from './state/view.ts';
+import { loadWorld } from './state/world.ts';
+import { findPreference } from './storage/database.ts';
+
+const store = makeStore();
+startAutosave(store);
+listenForShortcuts(store);
+void store.dispatch(loadWorld());
+findPreference('theme')
+  .then((theme) => {
+    const night = theme === 'night' || (theme === undefined && matchMedia('(prefers-color-scheme: dark)').matches);
+    store.dispatch(themeChosen(night ? 'night' : 'day'));
+  })
+  .catch(() => store.dispatch(storageFound('missing')));
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+createRoot(document.querySelector('#application')!).render(
+  <CacheProvider value={createCache({ key: 'pane', nonce })}>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </CacheProvider>,
+);

@@ -1,0 +1,92 @@
+import type { ReactElement } from 'react';
+import type { Meaning, Segment } from '../../../core/recognise/anatomy.ts';
+import { sayMeaning, sayRepair } from '../../../messages/en.ts';
+import { chosen } from '../../state/bench.ts';
+import { selectAnatomy, selectFound, selectRecognised } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { pointedAt } from '../../state/view.ts';
+
+/** The pasted text taken apart, each part with its meaning. */
+export function AnatomyStrip(): ReactElement {
+  const text = useAppSelector((state) => state.bench.present.text);
+  const segments = useAppSelector(selectAnatomy);
+  const { candidate } = useAppSelector(selectRecognised);
+  return (
+    <section className="anatomy" aria-label="Anatomy" tabIndex={0}>
+      <CandidateChoice />
+      {segments.length === 0 && <p className="quiet">A pasted link is taken apart here, each part with what it means.</p>}
+      <ul>
+        {segments.map((segment) => (
+          <Part key={segment.range[0]} segment={segment} text={text} />
+        ))}
+        {candidate.repairs.map((repair, i) => (
+          <li key={`repair-${i}`} className="part" data-role="repair">
+            <code>{shorten(repair.now)}</code>
+            <small>put right: {sayRepair(repair)}</small>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Part({ segment: { range, meaning }, text }: { segment: Segment; text: string }): ReactElement {
+  const dispatch = useAppDispatch();
+  const setting = meaning.role === 'setting' ? meaning.setting : meaning.role === 'identity' ? ('item' as const) : null;
+  const written = text.slice(...range);
+  const point = (on: boolean) => (): void => void dispatch(pointedAt(on ? setting : null));
+  return (
+    <li
+      className="part"
+      data-role={meaning.role}
+      title={written}
+      tabIndex={0}
+      onMouseEnter={point(true)}
+      onMouseLeave={point(false)}
+      onFocus={point(true)}
+      onBlur={point(false)}
+    >
+      <code>{shorten(written)}</code>
+      <small>
+        <span aria-hidden="true">{MARKS[meaning.role]}</span>
+        {sayMeaning(meaning)}
+      </small>
+    </li>
+  );
+}
+
+/** A sign beside the words, so that no meaning hangs on colour alone. */
+const MARKS: Record<Meaning['role'], string> = {
+  host: '',
+  form: '',
+  identity: '',
+  setting: '',
+  unknown: '? ',
+  dropped: '⌫ ',
+  broken: '✗ ',
+};
+
+const LONGEST_PART = 44;
+const shorten = (text: string): string => {
+  const line = text.replace(/\s+/g, ' ');
+  return line.length > LONGEST_PART ? `${line.slice(0, 26)} … ${line.slice(-12)}` : line;
+};
+
+function CandidateChoice(): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const found = useAppSelector(selectFound);
+  const recognised = useAppSelector(selectRecognised);
+  if (found.length < 2) return null;
+  return (
+    <label className="candidates">
+      {found.length} found, working on
+      <select value={found.indexOf(recognised)} onChange={(event) => dispatch(chosen(Number(event.target.value)))}>
+        {found.map(({ candidate, item }, i) => (
+          <option key={i} value={i} disabled={!item}>
+            {i + 1}: {shorten(item?.id ?? candidate.address ?? candidate.source)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

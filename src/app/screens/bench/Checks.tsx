@@ -1,0 +1,75 @@
+import { Button } from '@mui/material';
+import type { ReactElement } from 'react';
+import { CHECKS } from '../../../core/check/checks/list.ts';
+import type { Finding, Remedy } from '../../../core/model/finding.ts';
+import { sayFinding, sayRemedy } from '../../../messages/en.ts';
+import { changed, textEdited } from '../../state/bench.ts';
+import { selectEmbed, selectRecognised } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+
+const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
+
+/** What would go wrong, most serious first, each with its remedy. */
+export function Checks(): ReactElement {
+  const embed = useAppSelector(selectEmbed);
+  const findings = embed?.findings ?? [];
+  const failing = new Set(findings.map((f) => f.code)).size;
+  return (
+    <section className="checks" aria-label="Checks">
+      <h2>
+        Checks{' '}
+        {embed && (
+          <small>
+            {CHECKS.length - failing} of {CHECKS.length} hold
+          </small>
+        )}
+      </h2>
+      {embed && findings.length === 0 && <p className="quiet">Nothing would go wrong, as far as these checks can see.</p>}
+      <ul>
+        {findings.map((finding, i) => (
+          <FindingRow key={`${finding.code}-${i}`} finding={finding} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function FindingRow({ finding }: { finding: Finding }): ReactElement {
+  const remedy = useRemedy(finding.remedy);
+  return (
+    <li className="finding" data-severity={finding.severity}>
+      <strong>{GRAVITY[finding.severity]}</strong>
+      <span>{sayFinding(finding)}</span>
+      {finding.remedy && (
+        <Button variant="outlined" onClick={remedy}>
+          {sayRemedy(finding as Finding & { remedy: Remedy })}
+        </Button>
+      )}
+    </li>
+  );
+}
+
+/** What one press does: settings change, or the text that was brought in. */
+function useRemedy(remedy: Remedy | undefined): () => void {
+  const dispatch = useAppDispatch();
+  const text = useAppSelector((state) => state.bench.present.text);
+  const range = useAppSelector((state) => selectRecognised(state).candidate.addressRange);
+  return () => {
+    if (remedy?.by === 'settings') dispatch(changed({ change: remedy.change }));
+    if (remedy?.by === 'text') dispatch(textEdited(text.replace(remedy.replace, remedy.with)));
+    if (remedy?.by === 'parameter' && range) dispatch(textEdited(withoutParameter(text, range, remedy.drop)));
+  };
+}
+
+/** Takes a parameter out of the address, with the sign that joins it. */
+function withoutParameter(text: string, [from, to]: readonly [number, number], raw: string): string {
+  const address = text.slice(from, to);
+  const spelt = address.includes(raw) ? raw : raw.replaceAll('&', '&amp;');
+  const at = address.indexOf(spelt);
+  if (at < 0) return text;
+  const head = address.slice(0, at).replace(/&(?:amp;)?$/i, '');
+  const tail = address.slice(at + spelt.length);
+  const rest = /[?#]$/.test(head) ? tail.replace(/^&(?:amp;)?/i, '') : tail;
+  const tidy = rest === '' || rest.startsWith('#') ? head.replace(/[?#]$/, '') + rest : head + rest;
+  return text.slice(0, from) + tidy + text.slice(to);
+}

@@ -1,0 +1,65 @@
+import type { ReactElement } from 'react';
+import { offerOf } from '../../../core/hosts/offers.ts';
+import type { Item } from '../../../core/model/item.ts';
+import type { Moment } from '../../../core/model/setting.ts';
+import { makesSense, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
+import { selectBook, selectEmbed } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { Rail } from './Rail.tsx';
+import { Token } from './Token.tsx';
+import { TokenEditor } from './TokenEditor.tsx';
+
+const STATIONS: readonly { moment: Moment; name: string; words: string }[] = [
+  { moment: 'arrive', name: 'Arrive', words: 'when the page opens' },
+  { moment: 'begin', name: 'Begin', words: 'when it starts' },
+  { moment: 'during', name: 'During', words: 'while it runs' },
+  { moment: 'end', name: 'End', words: 'when it is over' },
+  { moment: 'frame', name: 'Frame', words: 'how it stands in the page' },
+];
+
+/** The four stations of a visit, and the frame; every setting as a short sentence that opens in place. */
+export function Moments(): ReactElement {
+  const embed = useAppSelector(selectEmbed);
+  return (
+    <section className="moments" aria-label="Moments">
+      <Rail />
+      <div className="stations">
+        {embed &&
+          STATIONS.map((station) => <Station key={station.moment} {...station} item={embed.item} settings={embed.settings} />)}
+        {!embed && <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>}
+      </div>
+      <TokenEditor />
+    </section>
+  );
+}
+
+interface StationProps {
+  moment: Moment;
+  name: string;
+  words: string;
+  item: Item;
+  settings: Settings;
+}
+
+function Station({ moment, name, words, item, settings }: StationProps): ReactElement | null {
+  const book = useAppSelector(selectBook);
+  const shown = SETTINGS.filter((s) => s.moment === moment && (makesSense(s.id, item.kind) || settings[s.id] !== undefined));
+  const order = (id: SettingId): number => (settings[id] !== undefined || offerOf(id, item, book) === 'offered' ? 0 : 1);
+  if (shown.length === 0) return null;
+  return (
+    <div className="station" data-moment={moment}>
+      <h2>
+        {name} <small>{words}</small>
+      </h2>
+      <ul>
+        {[...shown]
+          .sort((a, b) => order(a.id) - order(b.id))
+          .map(({ id }) => (
+            <li key={id}>
+              <Token id={id} />
+            </li>
+          ))}
+      </ul>
+    </div>
+  );
+}

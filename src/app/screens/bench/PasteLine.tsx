@@ -1,0 +1,82 @@
+import { MenuItem, TextField } from '@mui/material';
+import type { ClipboardEvent, ReactElement } from 'react';
+import { sayRefusal } from '../../../messages/en.ts';
+import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
+import { selectRecognised, selectSite } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+
+/** More than this is not laid into a field; it is told by its length. */
+const SHOWN = 20_000;
+
+export function PasteLine({ missing }: { missing: boolean }): ReactElement {
+  const dispatch = useAppDispatch();
+  const text = useAppSelector((state) => state.bench.present.text);
+  const { refusal } = useAppSelector(selectRecognised);
+  const onPaste = (event: ClipboardEvent<HTMLTextAreaElement>): void => {
+    const { selectionStart, selectionEnd, value } = event.currentTarget;
+    const whole = value === '' || (selectionStart === 0 && selectionEnd === value.length) || value.length !== text.length;
+    const pasted = event.clipboardData.getData('text/plain');
+    if (!whole || pasted.trim() === '') return;
+    event.preventDefault();
+    dispatch(broughtIn(pasted));
+  };
+  const long = text.length > SHOWN;
+  return (
+    <section className="paste" aria-label="Bring in">
+      <label className="paste-label" htmlFor="paste">
+        Share link or embed code
+      </label>
+      <textarea
+        id="paste"
+        className="paste-line"
+        data-paste-line
+        rows={1}
+        spellCheck={false}
+        wrap="off"
+        placeholder="Paste a share link or an embed code here, or anywhere on the Bench"
+        aria-invalid={refusal !== undefined && text !== ''}
+        aria-describedby="paste-answer"
+        value={long ? `${text.length.toLocaleString('en')} characters pasted: ${text.slice(0, 60)} …` : text}
+        onFocus={(event) => event.currentTarget.select()}
+        onPaste={onPaste}
+        onChange={(event) => dispatch(long ? broughtIn(event.target.value) : textEdited(event.target.value))}
+      />
+      <SiteChoice />
+      <div id="paste-answer" className="paste-answer" role="status">
+        {missing && <p>Nothing is saved in this browser under that address. Here is an example instead.</p>}
+        {refusal && (
+          <p className={text.trim() === '' ? 'quiet' : 'wrong'}>
+            {sayRefusal(refusal)}
+            {refusal.code === 'notForVisitors' && (
+              <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(refusal.instead))}>
+                Use {refusal.instead.replace(/^https?:\/\//, '')}
+              </button>
+            )}
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function SiteChoice(): ReactElement {
+  const dispatch = useAppDispatch();
+  const sites = useAppSelector((state) => state.world.sites);
+  const site = useAppSelector(selectSite);
+  return (
+    <TextField
+      select
+      size="small"
+      label="For the site"
+      className="site-choice"
+      value={site?.id ?? ''}
+      onChange={(event) => dispatch(siteChosen(event.target.value))}
+    >
+      {sites.map(({ id, name, column }) => (
+        <MenuItem key={id} value={id}>
+          {name} · {column} px
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

@@ -1,0 +1,157 @@
+import { useRef, type ReactElement } from 'react';
+import { showTime } from '../../../core/model/time.ts';
+import type { SettingId } from '../../../core/settings/list.ts';
+import { changed, gestureEnded } from '../../state/bench.ts';
+import { selectEmbed, selectFacts } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { pointedAt } from '../../state/view.ts';
+import { arrowStep, useDrag } from '../../ui/useDrag.ts';
+
+/** The rail: the duration, or the pages, with the marks that a publisher drags. */
+export function Rail(): ReactElement | null {
+  const embed = useAppSelector(selectEmbed);
+  const facts = useAppSelector(selectFacts);
+  const reported = useAppSelector((state) => state.view.player.duration);
+  if (!embed) return <div className="rail" />;
+  const { item } = embed;
+  if (item.kind === 'document')
+    return facts.pages ? <PageRail pages={facts.pages} /> : <RailWords words="The number of pages is not known." />;
+  if (item.kind === 'live') return <RailWords words="Live: it begins when the visitor comes, and has no end." />;
+  if (item.kind === 'page')
+    return <RailWords words="Nothing is known of what happens in this frame; only the frame itself can be set." />;
+  const duration = facts.duration ?? reported;
+  return duration && item.scope === 'item' ? (
+    <TimeRail duration={duration} />
+  ) : (
+    <RailWords
+      words={
+        item.scope === 'collection'
+          ? 'A playlist: one after the other, each from its beginning.'
+          : 'The duration is not known yet.'
+      }
+    />
+  );
+}
+
+const RailWords = ({ words }: { words: string }): ReactElement => (
+  <div className="rail">
+    <div className="rail-line" />
+    <p className="rail-words">{words}</p>
+  </div>
+);
+
+function TimeRail({ duration }: { duration: number }): ReactElement {
+  const { settings, plan } = useAppSelector(selectEmbed)!;
+  const now = useAppSelector((state) => state.view.player.time);
+  const start = Math.min(Number(settings.start ?? 0), duration);
+  const end = Math.min(Number(settings.end ?? duration), duration);
+  const at = (seconds: number): string => `${(Math.min(seconds, duration) / duration) * 100}%`;
+  const honoured = (id: SettingId): boolean => !plan.entries.some((e) => e.setting === id && e.state.startsWith('not'));
+  return (
+    <div className="rail">
+      <div className="rail-line">
+        <div
+          className="rail-played"
+          data-honoured={honoured('start') && honoured('end')}
+          style={{ left: at(start), width: at(Math.max(0, end - start)) }}
+        />
+        {settings.loop === 'on' && (
+          <svg
+            className="rail-loop"
+            style={{ left: at(start), width: at(Math.max(0, end - start)) }}
+            viewBox="0 0 100 20"
+            preserveAspectRatio="none"
+            role="img"
+            aria-label="begins again"
+          >
+            <path d="M99 20 V6 Q99 2 95 2 H5 Q1 2 1 6 V18" vectorEffect="non-scaling-stroke" />
+          </svg>
+        )}
+        {now !== undefined && <i className="rail-now" style={{ left: at(now) }} />}
+        <Mark id="start" name="Start" value={start} most={duration} words={showTime(start)} left={at(start)} />
+        <Mark id="end" name="End" value={end} most={duration} words={showTime(end)} left={at(end)} />
+      </div>
+    </div>
+  );
+}
+
+function PageRail({ pages }: { pages: number }): ReactElement {
+  const { settings } = useAppSelector(selectEmbed)!;
+  const page = Math.min(Number(settings.page ?? 1), pages);
+  const at = (n: number): string => (pages === 1 ? '0%' : `${((n - 1) / (pages - 1)) * 100}%`);
+  return (
+    <div className="rail">
+      <div className="rail-line">
+        {Array.from({ length: Math.min(pages, 200) }, (_, i) => (
+          <i key={i} className="rail-page" style={{ left: at(i + 1) }} />
+        ))}
+        <Mark
+          id="page"
+          name="Start page"
+          value={page}
+          least={1}
+          most={pages}
+          words={`page ${page} of ${pages}`}
+          left={at(page)}
+        />
+      </div>
+    </div>
+  );
+}
+
+interface MarkProps {
+  id: 'start' | 'end' | 'page';
+  name: string;
+  value: number;
+  least?: number;
+  most: number;
+  words: string;
+  left: string;
+}
+
+/** A mark on the rail. At its own end of the rail it means: leave it to the host. */
+function Mark({ id, name, value, least = 0, most, words, left }: MarkProps): ReactElement {
+  const dispatch = useAppDispatch();
+  const element = useRef<HTMLSpanElement>(null);
+  const from = useRef({ value, line: 1 });
+  const set = (next: number): void => {
+    const tidy = Math.round(Math.min(most, Math.max(least, next)));
+    const home = id === 'end' ? tidy >= Math.floor(most) : tidy <= least;
+    dispatch(changed({ change: { [id]: home ? null : tidy }, gesture: `rail-${id}` }));
+  };
+  const drag = useDrag({
+    begin: () => {
+      from.current = { value, line: element.current!.parentElement!.clientWidth };
+    },
+    move: (dx) => set(from.current.value + (dx / from.current.line) * (most - least)),
+    end: () => dispatch(gestureEnded()),
+  });
+  const point = (on: boolean) => (): void => void dispatch(pointedAt(on ? id : null));
+  return (
+    <span
+      ref={element}
+      role="slider"
+      tabIndex={0}
+      className="rail-mark"
+      data-mark={id}
+      data-words={words}
+      style={{ left }}
+      aria-label={name}
+      aria-valuemin={least}
+      aria-valuemax={most}
+      aria-valuenow={value}
+      aria-valuetext={words}
+      onMouseEnter={point(true)}
+      onMouseLeave={point(false)}
+      onFocus={point(true)}
+      onBlur={point(false)}
+      onKeyDown={(event) => {
+        const step = event.key === 'Home' ? -most : event.key === 'End' ? most : arrowStep(event);
+        if (step === 0) return;
+        event.preventDefault();
+        set(value + step);
+      }}
+      {...drag}
+    />
+  );
+}

@@ -1,0 +1,80 @@
+import { Button, Popover } from '@mui/material';
+import type { ReactElement } from 'react';
+import type { PlanEntry } from '../../../core/model/plan.ts';
+import { settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { sayFix, sayReason, STATE_WORDS } from '../../../messages/en.ts';
+import { changed } from '../../state/bench.ts';
+import { selectEmbed } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { tokenOpened } from '../../state/view.ts';
+import { tokenElementId } from './Token.tsx';
+import { ValueField } from './ValueField.tsx';
+
+/** The setting whose token was opened, in place. */
+export function TokenEditor(): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const id = useAppSelector((state) => state.view.open);
+  const close = (): void => void dispatch(tokenOpened(null));
+  const anchor = id && document.getElementById(tokenElementId(id));
+  if (!id || !anchor) return null;
+  return (
+    <Popover
+      open
+      anchorEl={anchor}
+      onClose={close}
+      anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+      transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': settingOf(id).label } as object }}
+    >
+      <Editor id={id} close={close} />
+    </Popover>
+  );
+}
+
+function Editor({ id, close }: { id: SettingId; close: () => void }): ReactElement {
+  const dispatch = useAppDispatch();
+  const { label, help } = settingOf(id);
+  const embed = useAppSelector(selectEmbed);
+  const value = embed?.settings[id];
+  const entry = embed?.plan.entries.find((e) => e.setting === id);
+  return (
+    <div className="editor">
+      <h3>{label}</h3>
+      <p className="quiet">{help}</p>
+      <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
+      {entry && <Outcome entry={entry} />}
+      <div className="editor-ends">
+        <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
+          Leave it as it is
+        </Button>
+        <Button variant="outlined" onClick={close}>
+          Done
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
+  const dispatch = useAppDispatch();
+  const sent = entry.sent.map((s) => (s.in === 'origin' ? `the ${s.value} domain` : `${s.name}=${s.value}`));
+  return (
+    <div className="outcome" data-state={entry.state} role="status">
+      <p>
+        <strong>{STATE_WORDS[entry.state]}</strong>
+        {sent.length > 0 && (
+          <>
+            {' as '}
+            <code>{sent.join(' and ')}</code>
+          </>
+        )}
+        . {sayReason(entry.reason)}
+      </p>
+      {entry.fix && (
+        <Button variant="outlined" color="warning" onClick={() => dispatch(changed({ change: entry.fix! }))}>
+          {sayFix(entry.fix)}
+        </Button>
+      )}
+    </div>
+  );
+}

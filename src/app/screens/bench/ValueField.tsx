@@ -1,0 +1,103 @@
+import { Button, TextField, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { parseValue, writeValue, type SettingValue } from '../../../core/model/values.ts';
+import { settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { sayOption, sayWrongValue } from '../../../messages/en.ts';
+import { selectSite } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+export interface ValueFieldProps {
+  id: SettingId;
+  value: SettingValue | undefined;
+  set: (value: SettingValue) => void;
+  close: () => void;
+}
+
+const RATIOS = ['16:9', '4:3', '1:1', '4:5', '9:16'];
+
+/** The control for a setting, by the type of its value. */
+export function ValueField(props: ValueFieldProps): ReactElement {
+  const { value: type } = settingOf(props.id);
+  if (type.type === 'switch') return <OptionField {...props} options={['on', 'off']} />;
+  if (type.type === 'choice') return <OptionField {...props} options={type.options} />;
+  return (
+    <>
+      <Offers {...props} />
+      <TextValueField key={String(props.value)} {...props} />
+    </>
+  );
+}
+
+function OptionField({ id, value, set, options }: ValueFieldProps & { options: readonly string[] }): ReactElement {
+  return (
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      value={value ?? null}
+      aria-label={settingOf(id).label}
+      onChange={(_, next: string | null) => next && set(next)}
+    >
+      {options.map((option) => (
+        <ToggleButton key={option} value={option}>
+          {sayOption(id, option)}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  );
+}
+
+/** Values that are near at hand: the player's present second, the site's colours, common ratios. */
+function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
+  const { type } = settingOf(id).value;
+  const time = useAppSelector((state) => state.view.player.time);
+  const site = useAppSelector(selectSite);
+  const button = (name: string, next: SettingValue, colour?: string): ReactElement => (
+    <button key={name} type="button" className="offer" aria-pressed={value === next} onClick={() => set(next)}>
+      {colour && <i style={{ background: colour }} />}
+      {name}
+    </button>
+  );
+  const offers =
+    type === 'time' && time !== undefined
+      ? [button(`where the preview stands: ${writeValue({ type: 'time' }, Math.floor(time))}`, Math.floor(time))]
+      : type === 'colour'
+        ? (site?.palette ?? []).map(({ name, colour }) => button(name, colour, colour))
+        : type === 'ratio'
+          ? RATIOS.map((ratio) => button(ratio, ratio))
+          : [];
+  return offers.length > 0 ? <div className="offers">{offers}</div> : null;
+}
+
+function TextValueField({ id, value, set, close }: ValueFieldProps): ReactElement {
+  const { label, value: type } = settingOf(id);
+  const [text, setText] = useState(value === undefined ? '' : writeValue(type, value));
+  const read = text.trim() === '' ? undefined : parseValue(type, text);
+  const wrong = text.trim() !== '' && read === undefined;
+  const take = (): void => {
+    if (read !== undefined && read !== value) set(read);
+  };
+  return (
+    <form
+      className="value-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+        if (!wrong) close();
+      }}
+    >
+      <TextField
+        size="small"
+        autoFocus
+        label={label}
+        value={text}
+        error={wrong}
+        helperText={wrong ? sayWrongValue(id, text) : ' '}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={take}
+      />
+      <Button type="submit" variant="contained" disabled={read === undefined}>
+        Set
+      </Button>
+    </form>
+  );
+}

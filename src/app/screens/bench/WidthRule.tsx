@@ -1,0 +1,88 @@
+import type { ReactElement } from 'react';
+import { selectSite } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { pageWidened } from '../../state/view.ts';
+import { arrowStep, useDrag } from '../../ui/useDrag.ts';
+
+const NARROWEST = 280;
+const WIDEST = 1600;
+const clamp = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
+
+interface Props {
+  width: number;
+  /** Screen pixels that the page may take. */
+  room: number;
+  scale: number;
+}
+
+/** The width rule: the column as a band, the site's widths as stops, and a mark that walks the page through all widths. */
+export function WidthRule({ width, room, scale }: Props): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const site = useAppSelector(selectSite);
+  const begin = { width: 0 };
+  const drag = useDrag({
+    begin: () => {
+      begin.width = width;
+    },
+    move: (dx) => dispatch(pageWidened(clamp(begin.width + (dx * 2) / scale))),
+  });
+  if (!site) return null;
+  const widest = Math.max(WIDEST, width);
+  const at = (pixels: number): string => `${(pixels / widest) * 100}%`;
+  const column = Math.min(site.column, width - 2 * site.margin);
+  return (
+    <div className="rule">
+      <div className="rule-line" aria-hidden="true">
+        {Array.from({ length: Math.floor(widest / 100) }, (_, i) => (
+          <i key={i} style={{ left: at((i + 1) * 100) }} />
+        ))}
+        <b className="rule-column" style={{ width: at(column) }}>
+          column {column}
+        </b>
+      </div>
+      <div className="rule-marks">
+        {Object.entries(site.breakpoints).map(([name, pixels]) => (
+          <button
+            key={name}
+            type="button"
+            className="rule-stop"
+            style={{ left: at(pixels) }}
+            aria-pressed={width === pixels}
+            onClick={() => dispatch(pageWidened(pixels))}
+          >
+            {name} {pixels}
+          </button>
+        ))}
+        <span
+          role="slider"
+          tabIndex={0}
+          className="rule-mark"
+          style={{ left: at(width) }}
+          aria-label="Width of the page"
+          aria-valuemin={NARROWEST}
+          aria-valuemax={WIDEST}
+          aria-valuenow={width}
+          aria-valuetext={`${width} pixels`}
+          onKeyDown={(event) => {
+            const step = arrowStep(event);
+            if (step === 0) return;
+            event.preventDefault();
+            dispatch(pageWidened(clamp(width + step)));
+          }}
+          {...drag}
+        />
+      </div>
+      <label className="rule-number">
+        <span className="hidden-words">Width of the page in pixels</span>
+        <input
+          type="number"
+          min={NARROWEST}
+          max={WIDEST}
+          value={width}
+          onChange={(event) => dispatch(pageWidened(clamp(Number(event.target.value) || NARROWEST)))}
+        />
+        px{room > 0 && scale < 1 ? ` at ${Math.round(scale * 100)} %` : ''}
+      </label>
+    </div>
+  );
+}

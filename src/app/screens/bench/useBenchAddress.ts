@@ -1,0 +1,60 @@
+import { useEffect, useRef, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { emptyWork, opened } from '../../state/bench.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { storageFound } from '../../state/view.ts';
+import { findEmbed, listEmbeds, type SavedEmbed } from '../../storage/database.ts';
+
+const EXAMPLE = 'example';
+
+/**
+ * Keeps the address and the work on the Bench in step: an address opens what is saved under it, without
+ * one the last work comes back, and at the very first start an example. `missing` when nothing is there.
+ */
+export function useBenchAddress(): 'loading' | 'missing' | null {
+  const { id: wanted } = useParams();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const present = useAppSelector((state) => state.bench.present.id);
+  const ready = useAppSelector((state) => state.world.status === 'ready');
+  const example = useAppSelector((state) => state.world.example);
+  const [state, setState] = useState<'loading' | 'missing' | null>('loading');
+  const last = useRef({ present, wanted: undefined as string | undefined, settled: false });
+
+  useEffect(() => {
+    if (!ready) return;
+    const before = last.current;
+    const stepped = before.settled && before.present !== present;
+    last.current = { present, wanted, settled: before.settled };
+    if (stepped && wanted !== present) return void navigate(`/bench/${present}`);
+    if (before.settled && before.wanted === wanted) return;
+    if (wanted === present) {
+      last.current.settled = true;
+      return setState(null);
+    }
+    let current = true;
+    const open = (saved: SavedEmbed | undefined): void => {
+      if (!current) return;
+      const work = saved?.work ?? { ...emptyWork('', EXAMPLE), text: example };
+      last.current = { present: work.id, wanted: work.id, settled: true };
+      dispatch(opened({ work, touched: saved !== undefined }));
+      setState(saved === undefined && wanted !== undefined && wanted !== EXAMPLE ? 'missing' : null);
+      if (wanted !== work.id) void navigate(`/bench/${work.id}`, { replace: true });
+    };
+    find(wanted)
+      .then(open)
+      .catch(() => {
+        dispatch(storageFound('missing'));
+        open(undefined);
+      });
+    return () => {
+      current = false;
+    };
+  }, [ready, wanted, present, example, dispatch, navigate]);
+  return state;
+}
+
+/** What is saved under the id; without an id, what was changed last. */
+async function find(id: string | undefined): Promise<SavedEmbed | undefined> {
+  return id === undefined ? (await listEmbeds())[0] : findEmbed(id);
+}

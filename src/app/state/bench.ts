@@ -1,0 +1,107 @@
+import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
+import type { SettingsFix } from '../../core/model/plan.ts';
+import type { FormId } from '../../core/write/forms/list.ts';
+import type { Work } from './work.ts';
+
+/** The Bench: one work, its past, and what was undone. Steps of one gesture are one step to undo. */
+export interface BenchState {
+  past: Work[];
+  present: Work;
+  future: Work[];
+  gesture: string | null;
+  /** Whether the publisher did anything to it; an untouched example is not saved. */
+  touched: boolean;
+}
+
+const LONGEST_PAST = 200;
+
+export const emptyWork = (site: string, id: string = nanoid(10)): Work => ({
+  id,
+  text: '',
+  choice: 0,
+  changes: {},
+  form: 'responsive',
+  site,
+});
+
+const initialState: BenchState = { past: [], present: emptyWork('', 'new'), future: [], gesture: null, touched: false };
+
+function step(state: BenchState, change: Partial<Work>, gesture: string | null = null): void {
+  if (gesture === null || gesture !== state.gesture) {
+    state.past.push(state.present);
+    if (state.past.length > LONGEST_PAST) state.past.shift();
+  }
+  state.future = [];
+  state.gesture = gesture;
+  state.touched = true;
+  state.present = { ...state.present, ...change };
+}
+
+export const benchSlice = createSlice({
+  name: 'bench',
+  initialState,
+  reducers: {
+    /** A saved work, or an example, comes onto the Bench with no past. */
+    opened: (_, { payload }: PayloadAction<{ work: Work; touched: boolean }>): BenchState => ({
+      past: [],
+      present: payload.work,
+      future: [],
+      gesture: null,
+      touched: payload.touched,
+    }),
+    /** A text was pasted or dropped: a new embed, with nothing changed yet. */
+    broughtIn: {
+      reducer: (state, { payload }: PayloadAction<{ text: string; id: string }>) =>
+        step(state, { text: payload.text, id: payload.id, choice: 0, changes: {} }),
+      prepare: (text: string) => ({ payload: { text, id: nanoid(10) } }),
+    },
+    /** The text of the same embed was corrected. */
+    textEdited: (state, { payload }: PayloadAction<string>) => step(state, { text: payload, choice: 0 }, 'text'),
+    chosen: (state, { payload }: PayloadAction<number>) => step(state, { choice: payload, changes: {} }),
+    /** Settings were changed; `gesture` joins the steps of one drag. */
+    changed: (state, { payload: { change, gesture } }: PayloadAction<{ change: SettingsFix; gesture?: string }>) =>
+      step(state, { changes: { ...state.present.changes, ...change } }, gesture ?? null),
+    /** What the host told: belongs to bringing in, so it is no step of its own. */
+    completed: (state, { payload: { id, change } }: PayloadAction<{ id: string; change: SettingsFix }>) => {
+      if (state.present.id === id) state.present.changes = { ...change, ...state.present.changes };
+    },
+    /** It was taken away, so it is to be kept as it is. */
+    kept: (state) => {
+      state.touched = true;
+    },
+    gestureEnded: (state) => {
+      state.gesture = null;
+    },
+    formChosen: (state, { payload }: PayloadAction<FormId>) => step(state, { form: payload }),
+    siteChosen: (state, { payload }: PayloadAction<string>) => step(state, { site: payload }),
+    undone: (state) => {
+      const before = state.past.pop();
+      if (!before) return;
+      state.future.push(state.present);
+      state.present = before;
+      state.gesture = null;
+    },
+    redone: (state) => {
+      const after = state.future.pop();
+      if (!after) return;
+      state.past.push(state.present);
+      state.present = after;
+      state.gesture = null;
+    },
+  },
+});
+
+export const {
+  opened,
+  broughtIn,
+  textEdited,
+  chosen,
+  changed,
+  completed,
+  kept,
+  gestureEnded,
+  formChosen,
+  siteChosen,
+  undone,
+  redone,
+} = benchSlice.actions;

@@ -1,0 +1,15 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { benchSlice } from './bench.ts';
+import { viewSlice } from './view.ts';
+import { worldSlice } from './world.ts';
+
+export const makeStore = () =>
+  configureStore({ reducer: { bench: benchSlice.reducer, world: worldSlice.reducer, view: viewSlice.reducer } });
+
+export type Store = ReturnType<typeof makeStore>;
+export type State = ReturnType<Store['getState']>;
+export type Dispatch = Store['dispatch'];
+
+export const useAppDispatch = useDispatch.withTypes<Dispatch>();
+export const useAppSelector = useSelector.withTypes<State>();

@@ -1,0 +1,81 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { PlayerReport } from '../../core/hosts/playerReport.ts';
+import type { Origin } from '../../core/model/plan.ts';
+import type { SettingId } from '../../core/settings/list.ts';
+
+/** How the screen stands; nothing of it is undone. */
+export interface ViewState {
+  theme: 'day' | 'night';
+  /** Width in which the page is shown, in CSS pixels; null until the publisher chooses one. */
+  pageWidth: number | null;
+  /** The part that is pointed at, in tokens and code alike. */
+  pointed: Origin | null;
+  /** Whether the browser keeps what is saved. */
+  storage: 'works' | 'missing' | 'full';
+  /** What the player reported last. */
+  player: Omit<PlayerReport, 'event'> & { playing: boolean };
+  copied: 'no' | 'yes' | 'failed';
+  /** The setting whose editor is open. */
+  open: SettingId | null;
+  shortcuts: boolean;
+}
+
+const silent: ViewState['player'] = { playing: false };
+const initialState: ViewState = {
+  theme: 'day',
+  pageWidth: null,
+  pointed: null,
+  storage: 'works',
+  player: silent,
+  copied: 'no',
+  open: null,
+  shortcuts: false,
+};
+
+export const viewSlice = createSlice({
+  name: 'view',
+  initialState,
+  reducers: {
+    themeChosen: (state, { payload }: PayloadAction<ViewState['theme']>) => {
+      state.theme = payload;
+    },
+    pageWidened: (state, { payload }: PayloadAction<number>) => {
+      state.pageWidth = payload;
+    },
+    pointedAt: (state, { payload }: PayloadAction<Origin | null>) => {
+      state.pointed = payload;
+    },
+    storageFound: (state, { payload }: PayloadAction<ViewState['storage']>) => {
+      state.storage = payload;
+    },
+    playerReported: (state, { payload: { event, ...report } }: PayloadAction<PlayerReport>) => {
+      const playing = event === 'playing' || (state.player.playing && event !== 'paused' && event !== 'ended');
+      const known = Object.fromEntries(Object.entries(report).filter(([, value]) => value !== undefined));
+      state.player = { ...state.player, ...known, playing };
+    },
+    playerLoaded: (state) => {
+      state.player = silent;
+    },
+    copyConfirmed: (state, { payload }: PayloadAction<ViewState['copied']>) => {
+      state.copied = payload;
+    },
+    tokenOpened: (state, { payload }: PayloadAction<SettingId | null>) => {
+      state.open = payload;
+    },
+    shortcutsShown: (state, { payload }: PayloadAction<boolean>) => {
+      state.shortcuts = payload;
+    },
+  },
+});
+
+export const {
+  themeChosen,
+  pageWidened,
+  pointedAt,
+  storageFound,
+  playerReported,
+  playerLoaded,
+  copyConfirmed,
+  tokenOpened,
+  shortcutsShown,
+} = viewSlice.actions;

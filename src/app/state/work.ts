@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import type { SettingsFix } from '../../core/model/plan.ts';
+import { isSettingId, type Settings } from '../../core/settings/list.ts';
+import { isFormId, type FormId } from '../../core/write/forms/list.ts';
+
+/** One embed in the making: what was pasted, and what was changed. All that is saved and undone. */
+export interface Work {
+  id: string;
+  text: string;
+  /** Which of several candidates in the text. */
+  choice: number;
+  /** Settings that the publisher touched; null takes back what the link or code asks for. */
+  changes: SettingsFix;
+  form: FormId;
+  site: string;
+}
+
+export const workSchema = z.object({
+  id: z.string().min(1).max(60),
+  text: z.string(),
+  choice: z.number().int().min(0),
+  changes: z.record(z.string(), z.union([z.string(), z.number(), z.null()])).transform((changes) => {
+    return Object.fromEntries(Object.entries(changes).filter(([id]) => isSettingId(id))) as SettingsFix;
+  }),
+  form: z.string().transform((id): FormId => (isFormId(id) ? id : 'responsive')),
+  site: z.string(),
+});
+
+/** What holds in the end: what the link or code asks for, with the changes laid over it. */
+export function settingsWith(asked: Settings, changes: SettingsFix): Settings {
+  const laid = { ...asked, ...changes };
+  return Object.fromEntries(Object.entries(laid).filter(([, value]) => value !== null)) as Settings;
+}

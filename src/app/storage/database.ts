@@ -1,0 +1,70 @@
+import Dexie, { type EntityTable } from 'dexie';
+import { z } from 'zod';
+import { workSchema, type Work } from '../state/work.ts';
+
+/** An embed as it is kept. Times are milliseconds since the epoch. */
+export interface SavedEmbed {
+  id: string;
+  work: Work;
+  title: string;
+  host: string;
+  kind: string;
+  made: number;
+  changed: number;
+}
+
+interface Preference {
+  name: string;
+  value: unknown;
+}
+
+const database = new Dexie('refenestra') as Dexie & {
+  embeds: EntityTable<SavedEmbed, 'id'>;
+  preferences: EntityTable<Preference, 'name'>;
+};
+database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
+
+const savedSchema = z.object({
+  id: z.string(),
+  work: workSchema,
+  title: z.string(),
+  host: z.string(),
+  kind: z.string(),
+  made: z.number(),
+  changed: z.number(),
+});
+
+/** Keeps an embed; the time at which it was first made stays. */
+export async function saveEmbed(embed: Omit<SavedEmbed, 'made' | 'changed'>, now: number): Promise<void> {
+  await database.transaction('rw', database.embeds, async () => {
+    const before = await database.embeds.get(embed.id);
+    await database.embeds.put({ ...embed, made: before?.made ?? now, changed: now });
+  });
+}
+
+/** The embed under this id, or undefined; what is kept is checked like any other input. */
+export async function findEmbed(id: string): Promise<SavedEmbed | undefined> {
+  return savedSchema.safeParse(await database.embeds.get(id)).data;
+}
+
+/** All embeds, last changed first. */
+export async function listEmbeds(): Promise<SavedEmbed[]> {
+  const rows = await database.embeds.orderBy('changed').reverse().toArray();
+  return rows.flatMap((row) => savedSchema.safeParse(row).data ?? []);
+}
+
+export async function removeEmbed(id: string): Promise<void> {
+  await database.embeds.delete(id);
+}
+
+export async function restoreEmbed(embed: SavedEmbed): Promise<void> {
+  await database.embeds.put(embed);
+}
+
+export async function savePreference(name: string, value: unknown): Promise<void> {
+  await database.preferences.put({ name, value });
+}
+
+export async function findPreference(name: string): Promise<unknown> {
+  return (await database.preferences.get(name))?.value;
+}

@@ -1,0 +1,46 @@
+import { Button } from '@mui/material';
+import { useEffect, type ReactElement } from 'react';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { checkServer, loadWorld } from '../state/world.ts';
+
+const LOOK_AGAIN = 5000;
+
+/** What is out of order with the application itself: the server gone, or nothing kept. */
+export function Banner(): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const { status, serverAnswers } = useAppSelector((state) => state.world);
+  const storage = useAppSelector((state) => state.view.storage);
+  useEffect(() => {
+    const look = (): void => void dispatch(status === 'failed' ? loadWorld() : checkServer());
+    const timer = setInterval(look, LOOK_AGAIN);
+    return () => clearInterval(timer);
+  }, [dispatch, status]);
+  if (serverAnswers && storage === 'works') return null;
+  return (
+    <div className="banner" role="alert">
+      {!serverAnswers && (
+        <>
+          <span>
+            The server of Refenestra does not answer, so the preview stands still and hosts cannot be asked. What you have made is
+            kept in this browser. Start the server again with <code>npm start</code>.
+          </span>
+          <Button variant="outlined" onClick={() => void dispatch(status === 'failed' ? loadWorld() : checkServer())}>
+            Look again
+          </Button>
+        </>
+      )}
+      {storage === 'missing' && (
+        <span>
+          This window keeps no data (a private window, perhaps): everything works, but is gone when the window closes. Copy the
+          code before you leave, or open Refenestra in an ordinary window.
+        </span>
+      )}
+      {storage === 'full' && (
+        <span>
+          The browser has no room left. What was saved before is still there; remove some embeds from the Shelf, then change
+          anything here to save it.
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import type { ReactElement } from 'react';
+import { COMMANDS } from '../commands/list.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { shortcutsShown } from '../state/view.ts';
+
+export function Shortcuts(): ReactElement {
+  const dispatch = useAppDispatch();
+  const close = (): void => void dispatch(shortcutsShown(false));
+  return (
+    <Dialog open={useAppSelector((state) => state.view.shortcuts)} onClose={close} aria-labelledby="shortcuts-title">
+      <DialogTitle id="shortcuts-title">Shortcuts</DialogTitle>
+      <DialogContent>
+        <table>
+          <tbody>
+            {COMMANDS.map(({ id, label, keys }) => (
+              <tr key={id}>
+                <th scope="row" align="left">
+                  {label}
+                </th>
+                <td>
+                  <kbd>{keys === ' ' ? 'space' : keys.replaceAll('+', ' + ')}</kbd>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p>Single keys work while no field has the focus. On marks and handles, arrow keys move by one, with shift by ten.</p>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={close}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

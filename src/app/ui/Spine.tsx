@@ -1,0 +1,48 @@
+import type { ReactElement, ReactNode } from 'react';
+import { NavLink } from 'react-router';
+import type { Command } from '../commands/command.ts';
+import { redo } from '../commands/redo.ts';
+import { showShortcuts } from '../commands/showShortcuts.ts';
+import { switchTheme } from '../commands/switchTheme.ts';
+import { undo } from '../commands/undo.ts';
+import { useAppSelector } from '../state/store.ts';
+import { AgainSign, BackSign, BenchSign, GlassSign, KeysSign, PaneAjar, ShelfSign } from './icons.tsx';
+import { useCommand } from './useCommand.ts';
+
+/** The spine at the left: the screens, and what goes for all of them. */
+export function Spine(): ReactElement {
+  const id = useAppSelector((state) => state.bench.present.id);
+  return (
+    <nav className="spine" aria-label="Screens">
+      <span className="spine-mark" aria-hidden="true">
+        <PaneAjar />
+      </span>
+      <SpineLink to={`/bench/${id}`} sign={<BenchSign />} words="Bench" />
+      <SpineLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
+      <span className="spine-gap" />
+      <CommandButton command={undo} sign={<BackSign />} words="Undo" />
+      <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
+      <CommandButton command={switchTheme} sign={<GlassSign />} words="Glass" />
+      <CommandButton command={showShortcuts} sign={<KeysSign />} words="Keys" />
+    </nav>
+  );
+}
+
+function SpineLink({ to, sign, words }: { to: string; sign: ReactNode; words: string }): ReactElement {
+  return (
+    <NavLink className="spine-link" to={to}>
+      {sign}
+      {words}
+    </NavLink>
+  );
+}
+
+function CommandButton({ command, sign, words }: { command: Command; sign: ReactNode; words: string }): ReactElement {
+  const { can, run } = useCommand(command);
+  return (
+    <button className="spine-link" type="button" title={`${command.label} (${command.keys})`} disabled={!can} onClick={run}>
+      {sign}
+      {words}
+    </button>
+  );
+}

@@ -1,0 +1,21 @@
+import type { ReactElement } from 'react';
+
+/** Our own signs, drawn as panes and leads. All are 20 by 20 and take the colour of the text. */
+const draw = (path: string, filled = ''): ReactElement => (
+  <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
+    <path d={path} fill="none" stroke="currentColor" strokeWidth="1.6" strokeLinejoin="round" strokeLinecap="round" />
+    {filled && <path d={filled} fill="currentColor" />}
+  </svg>
+);
+
+/** A pane ajar: what plays. */
+export const PaneAjar = (): ReactElement => draw('M3 3h14v14H3z', 'M5.5 5.5h3.5v9H5.5z M11 6l4-1.5v10l-4 1.5z');
+/** A pane shut: what stands still. */
+export const PaneShut = (): ReactElement => draw('M3 3h14v14H3z M10 3v14', 'M5 5.5h3v9H5z M12 5.5h3v9h-3z');
+export const BenchSign = (): ReactElement => draw('M2.5 8h15 M4.5 8v8 M15.5 8v8 M6.5 3.5h7V8h-7z M10 3.5V8');
+export const ShelfSign = (): ReactElement =>
+  draw('M2.5 9.5h15 M2.5 17h15 M4.5 4v5.5 M7.5 5v4.5 M10 4v5.5 M6 12v5 M9.5 11.5V17 M13 12.5V17');
+export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-3 M4 7l3 3');
+export const AgainSign = (): ReactElement => draw('M16 7H8a4 4 0 0 0 0 8h5 M16 7l-3-3 M16 7l-3 3');
+export const GlassSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');
+export const KeysSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');

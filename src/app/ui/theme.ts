@@ -1,0 +1,69 @@
+import { createTheme, type Theme } from '@mui/material/styles';
+
+/** Leaded windows: thin dark lines between quiet panes. The same colours stand in `look.css` as variables. */
+const GLASS = {
+  day: {
+    ground: '#f5f2ea',
+    pane: '#fffdf8',
+    line: '#2b3440',
+    ink: '#1e2630',
+    quiet: '#5a6472',
+    green: '#1f5f4f',
+    amber: '#8f5209',
+    brick: '#9e2f2a',
+  },
+  night: {
+    ground: '#12181f',
+    pane: '#1a222b',
+    line: '#3a4653',
+    ink: '#e9e4d8',
+    quiet: '#a3adb8',
+    green: '#7cc4ac',
+    amber: '#f2b65a',
+    brick: '#f08a7e',
+  },
+} as const;
+
+export type Glass = keyof typeof GLASS;
+
+const SANS = "'Commissioner Variable', sans-serif";
+
+export function makeTheme(glass: Glass): Theme {
+  const c = GLASS[glass];
+  const on = glass === 'day' ? c.pane : c.ground;
+  return createTheme({
+    palette: {
+      mode: glass === 'day' ? 'light' : 'dark',
+      primary: { main: c.green, contrastText: on },
+      warning: { main: c.amber, contrastText: on },
+      error: { main: c.brick, contrastText: on },
+      background: { default: c.ground, paper: c.pane },
+      text: { primary: c.ink, secondary: c.quiet },
+      divider: c.line,
+    },
+    shape: { borderRadius: 2 },
+    typography: { fontFamily: SANS, fontSize: 13, button: { textTransform: 'none', fontWeight: 600 } },
+    components: {
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: {
+        defaultProps: { disableElevation: true, size: 'small' },
+        styleOverrides: { root: { minHeight: 28, lineHeight: 1.3 } },
+      },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            textTransform: 'none',
+            padding: '3px 10px',
+            color: c.ink,
+            borderColor: c.line,
+            '&.Mui-selected': { background: c.green, color: on, '&:hover': { background: c.green } },
+          },
+        },
+      },
+      MuiPopover: { styleOverrides: { paper: { border: `1px solid ${c.line}`, boxShadow: 'none', backgroundImage: 'none' } } },
+      MuiDialog: { styleOverrides: { paper: { border: `1px solid ${c.line}`, boxShadow: 'none', backgroundImage: 'none' } } },
+      MuiTooltip: { styleOverrides: { tooltip: { background: c.ink, color: c.pane, fontSize: 12 } } },
+      MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.line } } },
+    },
+  });
+}

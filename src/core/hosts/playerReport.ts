@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import type { PlayerMessages } from './card.ts';
+
+/** What a player reported, in our words. Times in seconds. */
+export interface PlayerReport {
+  event: 'ready' | 'playing' | 'paused' | 'time' | 'ended' | 'page';
+  time?: number;
+  duration?: number;
+  muted?: boolean;
+  title?: string;
+  page?: number;
+}
+
+const seconds = z.number().min(0).max(360_000).optional().catch(undefined);
+const fields = z.object({
+  time: seconds,
+  duration: seconds,
+  muted: z.boolean().optional().catch(undefined),
+  title: z.string().max(300).optional().catch(undefined),
+  page: z.number().int().positive().optional().catch(undefined),
+});
+
+/** Reads a player's message as its card declares; undefined for a message that is none of its own. */
+export function readReport(
+  { encoding, event, events, fields: places }: PlayerMessages,
+  message: unknown,
+): PlayerReport | undefined {
+  const data = encoding === 'json' ? parse(message) : message;
+  const name = at(data, event);
+  if (typeof name !== 'string' || !Object.hasOwn(events, name)) return undefined;
+  const values = Object.fromEntries(
+    Object.entries(places).map(([field, { at: path, unit }]) => {
+      const value = at(data, path);
+      return [field, unit === 'ms' && typeof value === 'number' ? value / 1000 : value];
+    }),
+  );
+  return { event: events[name]!, ...fields.parse(values) };
+}
+
+/** The message that asks the player for something, with the time laid in. */
+export function requestFor({ ask }: PlayerMessages, what: keyof PlayerMessages['ask'], time = 0): unknown {
+  const message = ask[what];
+  if (message === undefined) return undefined;
+  return JSON.parse(JSON.stringify(message), (_, value: unknown) => (value === '{time}' ? time : value)) as unknown;
+}
+
+function parse(message: unknown): unknown {
+  try {
+    return typeof message === 'string' ? (JSON.parse(message) as unknown) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function at(data: unknown, path: string): unknown {
+  return path
+    .split('.')
+    .reduce<unknown>(
+      (value, key) =>
+        typeof value === 'object' && value !== null && Object.hasOwn(value, key)
+          ? (value as Record<string, unknown>)[key]
+          : undefined,
+      data,
+    );
+}

@@ -1,0 +1,121 @@
+import type { CompiledForm, HostBook } from '../hosts/book.ts';
+import type { Candidate, Range } from '../model/candidate.ts';
+import type { Parameter } from '../model/item.ts';
+import type { SettingValue } from '../model/values.ts';
+import type { SettingId } from '../settings/list.ts';
+import { decode, splitAddress } from './address.ts';
+import { readFrameMarkup } from './frameMarkup.ts';
+import { matchLink, type LinkMatch } from './match.ts';
+import { isIdentity, readSetting } from './parameters.ts';
+
+/** What one part of a pasted text means. */
+export type Meaning =
+  | { role: 'host'; name: string | null }
+  | { role: 'form'; name: string }
+  | { role: 'identity'; name: string }
+  | { role: 'setting'; setting: SettingId; value: SettingValue }
+  | { role: 'unknown'; name: string }
+  | { role: 'dropped'; why: 'tracking' | 'duplicate' }
+  | { role: 'broken' };
+
+export interface Segment {
+  range: Range;
+  meaning: Meaning;
+}
+
+/** The chosen candidate taken apart, in the order of the text. Ranges are of the whole text. */
+export function anatomy(text: string, candidate: Candidate, book: HostBook): Segment[] {
+  const { address, addressRange, range } = candidate;
+  if (address === null || addressRange === null) return range[1] > range[0] ? [{ range, meaning: { role: 'broken' } }] : [];
+  const match = matchLink(splitAddress(address), book);
+  const found = match && !('refusal' in match) ? match : null;
+  const segments = addressSegments(text.slice(...addressRange), addressRange[0], found, match !== null);
+  return [...segments, ...attributeSegments(text, candidate)].sort((a, b) => a.range[0] - b.range[0]);
+}
+
+const PARTS = /^((?:https?:)?\/\/)?([^/?#]*)([^?#]*)(\?[^#]*)?(#.*)?$/is;
+
+function addressSegments(written: string, offset: number, match: LinkMatch | null, known: boolean): Segment[] {
+  const parts = PARTS.exec(written.trim());
+  if (!parts) return [];
+  const [, scheme = '', host = '', path = '', query = '', fragment = ''] = parts;
+  const start = offset + written.length - written.trimStart().length;
+  const pathFrom = start + scheme.length + host.length;
+  const queryFrom = pathFrom + path.length;
+  return [
+    { range: [start, pathFrom], meaning: { role: 'host', name: match?.form.card.card.name ?? null } },
+    ...pathSegments(path, pathFrom, match, known),
+    ...parameterSegments(query, queryFrom, 'query', match),
+    ...parameterSegments(fragment, queryFrom + query.length, 'fragment', match),
+  ];
+}
+
+/** Captured parts of the path are the identity, the rest tells the form. A path that no form takes is broken. */
+function pathSegments(path: string, from: number, match: LinkMatch | null, known: boolean): Segment[] {
+  if (path.length < 2) return [];
+  if (!match)
+    return [{ range: [from, from + path.length], meaning: known ? { role: 'broken' } : { role: 'form', name: 'address' } }];
+  const found = match.form.path.exec(path.replace(/\/$/, ''));
+  if (!found) return [];
+  const segments: Segment[] = [];
+  let at = 0;
+  match.form.names.forEach((name, i) => {
+    const value = found[i + 1]!;
+    const begin = path.indexOf(`/${value}`, at) + 1;
+    if (begin - at > 1)
+      segments.push({ range: [from + at, from + begin], meaning: { role: 'form', name: match.form.form.name } });
+    segments.push({ range: [from + begin, from + begin + value.length], meaning: { role: 'identity', name } });
+    at = begin + value.length;
+  });
+  if (path.length - at > 1)
+    segments.push({ range: [from + at, from + path.length], meaning: { role: 'form', name: match.form.form.name } });
+  return segments;
+}
+
+function parameterSegments(written: string, from: number, place: Parameter['in'], match: LinkMatch | null): Segment[] {
+  const segments: Segment[] = [];
+  const seen = new Set<SettingId>();
+  for (const part of written.matchAll(/[^?#&]+/g)) {
+    const raw = part[0].replace(/^amp;/i, '');
+    if (raw === '') continue;
+    const begin = from + part.index + part[0].length - raw.length;
+    segments.push({ range: [begin, begin + raw.length], meaning: parameterMeaning(parameterOf(raw, place), match, seen) });
+  }
+  return segments;
+}
+
+function parameterOf(raw: string, place: Parameter['in']): Parameter {
+  const [name = '', ...rest] = raw.split('=');
+  return { in: place, name: decode(name), value: decode(rest.join('=')), raw };
+}
+
+function parameterMeaning(parameter: Parameter, match: LinkMatch | null, seen: Set<SettingId>): Meaning {
+  if (!match) return { role: 'unknown', name: parameter.name };
+  const form: CompiledForm = match.form;
+  if (isIdentity(form, match.captures, parameter)) return { role: 'identity', name: parameter.name };
+  if (form.card.tracking.has(parameter.name)) return { role: 'dropped', why: 'tracking' };
+  const read = readSetting(form, parameter);
+  if (!read) return { role: 'unknown', name: parameter.name };
+  if (seen.has(read[0])) return { role: 'dropped', why: 'duplicate' };
+  seen.add(read[0]);
+  return { role: 'setting', setting: read[0], value: read[1] };
+}
+
+/** Attributes of an iframe that are settings of the frame. */
+function attributeSegments(text: string, { attributes, range }: Candidate): Segment[] {
+  const code = text.slice(...range);
+  return attributes.flatMap((attribute): Segment[] => {
+    const at = new RegExp(
+      `\\s(${attribute.name.replace(/[^a-z0-9-]/g, '.')}\\s*(?:=\\s*(?:"[^"]*"|'[^']*'|[^\\s>]+))?)`,
+      'i',
+    ).exec(code);
+    if (!at) return [];
+    const begin = range[0] + at.index + 1;
+    const { settings } = readFrameMarkup([attribute]);
+    const [first] = Object.entries(settings) as [SettingId, SettingValue][];
+    const meaning: Meaning = first
+      ? { role: 'setting', setting: first[0], value: first[1] }
+      : { role: 'unknown', name: attribute.name };
+    return [{ range: [begin, begin + at[1]!.length], meaning }];
+  });
+}

@@ -1,0 +1,59 @@
+import './page.css';
+import { toPreview, type FromPreview, type Looks, type PreviewBox } from './messages.ts';
+import { placeCode } from './placeCode.ts';
+
+/** The page in which an embed is tried: it obeys the application that frames it, and nobody else. */
+const application = `${location.protocol}//${location.host.replace('preview.', '')}`;
+
+const article = document.createElement('article');
+const heading = document.createElement('h1');
+const before = document.createElement('p');
+const slot = Object.assign(document.createElement('div'), { className: 'slot' });
+const caption = Object.assign(document.createElement('p'), { className: 'caption' });
+const after = document.createElement('p');
+article.append(heading, before, slot, caption, after);
+document.body.append(article);
+
+const tell = (message: FromPreview): void => window.parent.postMessage(message, application);
+
+function dress({ sample, ...looks }: Looks): void {
+  document.documentElement.lang = looks.language;
+  const { style } = document.body;
+  style.setProperty('--column', `${looks.column}px`);
+  style.setProperty('--margin', `${looks.margin}px`);
+  style.setProperty('--text', looks.text);
+  style.setProperty('--ground', looks.ground);
+  style.fontFamily = looks.family;
+  style.fontSize = `${looks.size}px`;
+  heading.textContent = sample.heading;
+  before.textContent = sample.before;
+  caption.textContent = sample.caption;
+  after.textContent = sample.after;
+}
+
+const boxOf = (element: Element): PreviewBox => {
+  const { left, top, width, height } = element.getBoundingClientRect();
+  return { left, top, width, height };
+};
+const frame = (): HTMLIFrameElement | null => slot.querySelector('iframe');
+const layout = (): void => tell({ kind: 'layout', embed: frame() && boxOf(frame()!), column: boxOf(slot) });
+
+window.addEventListener('message', ({ source, origin, data }: MessageEvent<unknown>) => {
+  if (source === window.parent && origin === application) return obey(data);
+  if (source !== null && source === frame()?.contentWindow) tell({ kind: 'player', data });
+});
+
+function obey(data: unknown): void {
+  const message = toPreview.safeParse(data);
+  if (!message.success) return;
+  if (message.data.kind === 'ask') return frame()?.contentWindow?.postMessage(message.data.message, '*');
+  dress(message.data.looks);
+  if (placeCode(slot, message.data.code)) tell({ kind: 'loaded' });
+  layout();
+}
+
+const watch = new ResizeObserver(layout);
+watch.observe(slot);
+watch.observe(document.body);
+window.addEventListener('scroll', layout, { passive: true });
+tell({ kind: 'open' });

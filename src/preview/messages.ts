@@ -1,0 +1,33 @@
+import { z } from 'zod';
+
+/** What the application and the preview page say to each other, by `postMessage` between their origins. */
+const looks = z.object({
+  language: z.string(),
+  column: z.number(),
+  margin: z.number(),
+  family: z.string(),
+  size: z.number(),
+  text: z.string(),
+  ground: z.string(),
+  sample: z.object({ heading: z.string(), before: z.string(), caption: z.string(), after: z.string() }),
+});
+const box = z.object({ left: z.number(), top: z.number(), width: z.number(), height: z.number() });
+
+/** To the preview: show this code in a page of these looks; put a request to the player. */
+export const toPreview = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('show'), code: z.string(), looks }),
+  z.object({ kind: z.literal('ask'), message: z.json() }),
+]);
+
+/** From the preview: it is open; where things stand (CSS pixels of its viewport); what the player reported. */
+export const fromPreview = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('open') }),
+  z.object({ kind: z.literal('layout'), embed: box.nullable(), column: box }),
+  z.object({ kind: z.literal('player'), data: z.unknown() }),
+  z.object({ kind: z.literal('loaded') }),
+]);
+
+export type ToPreview = z.infer<typeof toPreview>;
+export type FromPreview = z.infer<typeof fromPreview>;
+export type Looks = z.infer<typeof looks>;
+export type PreviewBox = z.infer<typeof box>;

@@ -1,0 +1,81 @@
+import express, { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { HostCard } from '../core/hosts/card.ts';
+import { makeBook } from '../core/hosts/book.ts';
+import type { Site } from '../core/model/site.ts';
+import type { DemoItem } from '../standins/world.ts';
+import { resolveRoute } from './resolve.ts';
+import { BUILT } from './built.ts';
+
+export interface ApplicationParts {
+  port: number;
+  cards: readonly HostCard[];
+  items: readonly DemoItem[];
+  sites: readonly Site[];
+  /** Origins of the stand-ins. */
+  origins: ReadonlySet<string>;
+}
+
+/** The application and its interface for programs, on the server's own name. */
+export function application(parts: ApplicationParts): Router {
+  const router = Router();
+  router.use('/api', api(parts));
+  router.use('/assets', express.static(join(BUILT, 'assets'), { immutable: true, maxAge: '1y' }));
+  router.get('/*path', page(parts.port));
+  router.get('/', page(parts.port));
+  return router;
+}
+
+function api({ cards, items, sites, origins }: ApplicationParts): Router {
+  const router = Router();
+  const book = makeBook(cards);
+  router.get('/health', (_, response) => void response.json({ status: 'ok' }));
+  router.get('/hosts', (_, response) => void response.json(cards));
+  router.get('/sites', (_, response) => void response.json(sites));
+  router.get('/demo', (_, response) => void response.json(items));
+  router.use(rateLimit({ windowMs: 60_000, limit: 300, standardHeaders: true, legacyHeaders: false }));
+  router.post('/resolve', express.json({ limit: '16kb' }), resolveRoute(book, origins));
+  router.use((_, response) => void response.status(404).json({ error: 'noSuchRoute' }));
+  return router;
+}
+
+/** The one page of the application; its styles and scripts carry a nonce of this answer (CSP Level 3, section 2.3.1). */
+function page(port: number): express.RequestHandler {
+  return (_, response, next) => {
+    const file = join(BUILT, 'index.html');
+    if (!existsSync(file))
+      return void response.status(503).type('text').send('The application is not built yet. Run `npm run build`.');
+    const nonce = randomBytes(16).toString('base64');
+    policy(port, nonce)(_, response, (error) => {
+      if (error) return next(error);
+      response.set('Cache-Control', 'no-store').type('html').send(readFileSync(file, 'utf8').replaceAll('NONCE', nonce));
+    });
+  };
+}
+
+const policy = (port: number, nonce: string): ReturnType<typeof helmet> =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'", `'nonce-${nonce}'`],
+        styleSrc: ["'self'", `'nonce-${nonce}'`],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        frameSrc: [`http://preview.localhost:${port}`],
+        frameAncestors: ["'none'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+      },
+    },
+    // The preview embeds hosts that know nothing of these policies.
+    crossOriginEmbedderPolicy: false,
+    strictTransportSecurity: false,
+  });

@@ -1,0 +1,53 @@
+import compression from 'compression';
+import express, { type Express, type RequestHandler } from 'express';
+import { join } from 'node:path';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { loadCards } from '../core/hosts/loadCards.ts';
+import { STAND_INS } from '../standins/list.ts';
+import { readCardFiles, readItems, readSites } from '../standins/world.ts';
+import { application } from './application.ts';
+import { BUILT } from './built.ts';
+import { preview } from './preview.ts';
+
+/** One process, answering by host name: the application, the preview page, and each stand-in on its own. */
+export function createServer(port: number, log: Logger): Express {
+  const items = readItems(port);
+  const { cards, problems } = loadCards(readCardFiles(port));
+  problems.forEach((problem) => log.error(problem, 'host card refused'));
+  const app = application({ port, cards, items, sites: readSites(port), origins: standInOrigins(port) });
+  const byName = new Map<string, RequestHandler>([
+    ['localhost', app],
+    // One origin for what the browser keeps.
+    ['127.0.0.1', (request, response) => response.redirect(308, `http://localhost:${port}${request.originalUrl}`)],
+    ['preview.localhost', preview(port)],
+  ]);
+  for (const standIn of STAND_INS) {
+    const world = { port, items: items.filter((item) => item.host === standIn.id) };
+    for (const [name, router] of Object.entries(standIn.routers(world))) byName.set(name, standInServer(router));
+  }
+  const server = express().disable('x-powered-by');
+  server.use(pinoHttp({ logger: log }));
+  server.use(compression());
+  server.use((request, response, next) => {
+    const answer = byName.get(request.hostname);
+    if (answer) answer(request, response, next);
+    else response.status(404).type('text').send(`Nothing is served under the name ${request.hostname}.`);
+  });
+  return server;
+}
+
+function standInServer(router: RequestHandler): Express {
+  const server = express().disable('x-powered-by');
+  server.use(
+    '/assets',
+    express.static(join(BUILT, 'assets'), { setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*') }),
+  );
+  return server.use(router);
+}
+
+/** The only addresses that the server may ask while it guards against all private ones. */
+function standInOrigins(port: number): ReadonlySet<string> {
+  const names = STAND_INS.flatMap((standIn) => Object.keys(standIn.routers({ port, items: [] })));
+  return new Set(names.map((name) => `http://${name}:${port}`));
+}

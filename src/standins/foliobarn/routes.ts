@@ -1,0 +1,75 @@
+import { Router } from 'express';
+import { fileName, serveMedia } from '../shared/media.ts';
+import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
+import { asJson, template } from '../shared/render.ts';
+import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
+import type { DemoItem } from '../world.ts';
+
+const folder = import.meta.dirname;
+const sharePage = template(folder, 'share.html');
+const framePage = template(folder, 'frame.html');
+const doorPage = template(folder, 'door.html');
+
+/** Foliobarn: documents, which stand in frames only once they are released. */
+export const foliobarn: StandIn = { id: 'foliobarn', routers: (world) => ({ 'foliobarn.localhost': router(world) }) };
+
+function router(world: StandInWorld): Router {
+  const routes = Router();
+  serveMedia(routes, folder);
+  serveOEmbed(routes, (url) => answerFor(url, world));
+  const find = (code: string): DemoItem | undefined => world.items.find((i) => i.id === code);
+  routes.get('/d/:code/released', (request, response) => {
+    const item = find(request.params.code);
+    if (!item?.released) {
+      response.status(item ? 403 : 404).set('X-Frame-Options', 'DENY');
+      return void response.send(
+        doorPage({ words: item ? 'This document is not released. Its owner can release it.' : 'No such document' }),
+      );
+    }
+    if (request.query.frame === 'yes')
+      return void response.send(
+        framePage({ title: item.title, data: asJson({ title: item.title, leaves: item.outline, author: item.author }) }),
+      );
+    response.set('X-Frame-Options', 'DENY').send(sharePage(shareView(item, world)));
+  });
+  routes.get('/d/:code/view', (request, response) => {
+    const item = find(request.params.code);
+    response.set('X-Frame-Options', 'DENY');
+    if (!item) return void response.status(404).send(doorPage({ words: 'No such document' }));
+    response.send(sharePage(shareView(item, world)));
+  });
+  routes.get(['/d/:code/edit', '/d/:code/send'], (_, response) => {
+    response
+      .status(401)
+      .set('X-Frame-Options', 'DENY')
+      .send(doorPage({ words: 'Sign in to work on this document.' }));
+  });
+  return routes;
+}
+
+const released = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('foliobarn', port)}/d/${id}/released`;
+
+/** The host's own code comes without a size, so browsers show it at 300 by 150. */
+const codeFor = (item: DemoItem, world: StandInWorld): string => `<iframe src="${released(item, world)}?frame=yes"></iframe>`;
+
+function shareView(item: DemoItem, world: StandInWorld): object {
+  const page = released(item, world);
+  return { ...item, page, code: codeFor(item, world), found: encodeURIComponent(page) };
+}
+
+function answerFor(url: string, world: StandInWorld): OEmbedAnswer | null {
+  const code = URL.canParse(url) ? new URL(url).pathname.split('/')[2] : undefined;
+  const item = world.items.find((i) => i.id === code);
+  if (!item) return null;
+  return {
+    type: 'rich',
+    title: item.title,
+    author_name: item.author,
+    provider_name: 'Foliobarn',
+    thumbnail_url: `${addressOf('foliobarn', world.port)}/covers/${fileName(item)}.webp`,
+    width: 300,
+    height: 150,
+    html: codeFor(item, world),
+    pages: item.outline.length,
+  };
+}

@@ -1,0 +1,153 @@
+import { Router, type Response } from 'express';
+import { fileName, serveMedia } from '../shared/media.ts';
+import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
+import { asJson, template } from '../shared/render.ts';
+import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
+import type { DemoItem } from '../world.ts';
+
+const folder = import.meta.dirname;
+const sharePage = template(folder, 'share.html');
+const playerPage = template(folder, 'player.html');
+const gonePage = template(folder, 'gone.html');
+
+/** Lanternreel: video, upright clips, playlists and live pictures. */
+export const lanternreel: StandIn = {
+  id: 'lanternreel',
+  routers: (world) => ({
+    'lanternreel.localhost': shareRouter(world),
+    'm.lanternreel.localhost': shareRouter(world),
+    'lnrl.localhost': shortRouter(world),
+    'frames.lanternreel.localhost': frameRouter(world, { follows: true }),
+    'quiet.lanternreel.localhost': frameRouter(world, { follows: false }),
+  }),
+};
+
+const pathOf = ({ kind, scope, ratio, id }: DemoItem): string =>
+  scope === 'collection' ? `/run/${id}` : kind === 'live' ? `/onair/${id}` : ratio === '9:16' ? `/upright/${id}` : `/see/${id}`;
+
+const gone = (response: Response, status: number, words: string): void => void response.status(status).send(gonePage({ words }));
+
+function shareRouter(world: StandInWorld): Router {
+  const router = Router();
+  serveMedia(router, folder);
+  serveOEmbed(router, (url) => answerFor(url, world));
+  router.get(['/see/:id', '/upright/:id', '/run/:id', '/onair/:id'], (request, response) => {
+    const item = world.items.find((i) => i.id === request.params.id);
+    if (!item) return gone(response, 404, 'No such reel');
+    const page = addressOf('lanternreel', world.port) + pathOf(item);
+    // Share pages are for visitors, not for frames; the frame domain is.
+    response
+      .set('X-Frame-Options', 'DENY')
+      .send(
+        sharePage({ ...item, page, frame: frameOf(item, world), code: codeFor(item, world), found: encodeURIComponent(page) }),
+      );
+  });
+  return router;
+}
+
+function shortRouter(world: StandInWorld): Router {
+  return Router().get('/:id', (request, response) => {
+    const item = world.items.find((i) => i.id === request.params.id);
+    if (!item) return gone(response, 404, 'No such reel');
+    response.redirect(302, addressOf('lanternreel', world.port) + pathOf(item));
+  });
+}
+
+function frameRouter(world: StandInWorld, { follows }: { follows: boolean }): Router {
+  const router = Router();
+  serveMedia(router, folder);
+  router.get('/captions/:id.:language.vtt', (request, response) => {
+    const item = world.items.find((i) => i.id === request.params.id && i.captions.includes(request.params.language));
+    if (!item) return void response.status(404).end();
+    response.type('text/vtt').send(captionsOf(item, request.params.language));
+  });
+  router.get('/f/:id', (request, response) => {
+    const item = world.items.find((i) => i.id === request.params.id);
+    if (!item) return gone(response, 404, 'No such reel');
+    if (follows) response.cookie('lantern-visit', '1', { sameSite: 'none', secure: true });
+    response.send(playerPage({ title: item.title, data: asJson(playerData(item, String(request.query.run ?? ''), world)) }));
+  });
+  return router;
+}
+
+const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('frames.lanternreel', port)}/f/${id}`;
+
+/** The code of the host's own share box. */
+function codeFor(item: DemoItem, world: StandInWorld): string {
+  const [width, height] = item.ratio === '9:16' ? [315, 560] : [560, 315];
+  return `<iframe width="${width}" height="${height}" src="${frameOf(item, world)}" frameborder="0" allowfullscreen></iframe>`;
+}
+
+function answerFor(url: string, world: StandInWorld): OEmbedAnswer | null {
+  const id = new URL(url, 'http://none.localhost').pathname.split('/').at(-1);
+  const item = world.items.find((i) => i.id === id);
+  if (!item) return null;
+  const [width, height] = item.ratio === '9:16' ? [315, 560] : [560, 315];
+  return {
+    type: 'video',
+    title: item.title,
+    author_name: item.author,
+    provider_name: 'Lanternreel',
+    thumbnail_url: `${addressOf('lanternreel', world.port)}/covers/${fileName(item)}.webp`,
+    width,
+    height,
+    html: codeFor(item, world),
+    ...(item.duration !== undefined && { duration: item.duration }),
+  };
+}
+
+export interface Reel {
+  id: string;
+  title: string;
+  channel: string;
+  author: string;
+  media: string;
+  upright: boolean;
+}
+
+export interface LanternreelData {
+  reels: Reel[];
+  /** The playlist that the address names, if any. */
+  run: string | null;
+  live: boolean;
+  languages: string[];
+  /** What may be shown at the end. */
+  others: Reel[];
+}
+
+function playerData(item: DemoItem, runParameter: string, { items }: StandInWorld): LanternreelData {
+  const toReel = (i: DemoItem): Reel => ({
+    id: i.id,
+    title: i.title,
+    channel: i.channel,
+    author: i.author,
+    media: `/media/${fileName(i)}.webm`,
+    upright: i.ratio === '9:16',
+  });
+  const list = item.scope === 'collection' ? item : items.find((i) => i.id === runParameter && i.scope === 'collection');
+  const members = (list?.members ?? []).flatMap((id) => items.find((i) => i.id === id) ?? []);
+  const first = Math.max(0, members.indexOf(item));
+  const reels = list ? [...members.slice(first), ...members.slice(0, first)] : [item];
+  return {
+    reels: reels.map(toReel),
+    run: runParameter === item.id ? item.id : (list?.id ?? null),
+    live: item.kind === 'live',
+    languages: item.captions,
+    others: items.filter((i) => i.kind === 'video' && i.scope === 'item' && !reels.includes(i)).map(toReel),
+  };
+}
+
+const WORDS: Record<string, (title: string, seconds: number) => string> = {
+  en: (title, s) => `${title}: second ${s}`,
+  nl: (title, s) => `${title}: seconde ${s}`,
+};
+
+/** WebVTT with a line every five seconds. */
+function captionsOf({ title, duration = 0 }: DemoItem, language: string): string {
+  const stamp = (s: number): string => new Date(s * 1000).toISOString().slice(11, 23);
+  const cues = Array.from(
+    { length: Math.ceil(duration / 5) },
+    (_, i) => `${stamp(i * 5)} --> ${stamp(i * 5 + 4.8)}\n${WORDS[language]!(title, i * 5)}`,
+  );
+  return `WEBVTT\n\n${cues.join('\n\n')}\n`;
+}

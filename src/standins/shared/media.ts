@@ -1,0 +1,19 @@
+import express, { type Router } from 'express';
+import { join } from 'node:path';
+import { DEMO_FOLDER, type DemoItem } from '../world.ts';
+
+/** File name of an item's media and cover. */
+export const fileName = ({ id }: Pick<DemoItem, 'id'>): string => id.replace('/', '.');
+
+/** Media with byte ranges, and covers, as every stand-in serves them. */
+export function serveMedia(router: Router, folder: string): void {
+  router.use('/media', express.static(join(DEMO_FOLDER, 'media/files'), { fallthrough: false }));
+  router.use(
+    '/covers',
+    express.static(join(DEMO_FOLDER, 'covers'), {
+      fallthrough: false,
+      setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*'),
+    }),
+  );
+  router.get('/look.css', (_, response) => response.sendFile(join(folder, 'look.css')));
+}
