@@ -58,7 +58,10 @@ export function launchBrowser(): Promise<Browser> {
 }
 
 /** A visitor with an empty browser store. */
-export async function newVisitor(browser: Browser, size = { width: 1280, height: 800 }): Promise<{ context: BrowserContext; page: Page }> {
+export async function newVisitor(
+  browser: Browser,
+  size = { width: 1280, height: 800 },
+): Promise<{ context: BrowserContext; page: Page }> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
@@ -95,7 +98,9 @@ export async function readClipboard(page: Page): Promise<string> {
 }
 
 async function allowClipboard(page: Page): Promise<void> {
-  await page.browserContext().overridePermissions(new URL(page.url()).origin, ['clipboard-read', 'clipboard-write', 'clipboard-sanitized-write']);
+  await page
+    .browserContext()
+    .overridePermissions(new URL(page.url()).origin, ['clipboard-read', 'clipboard-write', 'clipboard-sanitized-write']);
 }
 
 /** What a player said to the page that frames it, in order. */
@@ -109,8 +114,12 @@ export interface ForeignPage {
 /** A page of somebody else, on another port, with the code in it; it writes what players report to its console. */
 export async function serveForeignPage(code: string): Promise<ForeignPage> {
   const listen = `<script>addEventListener('message', (e) => console.log('report ' + (typeof e.data === 'string' ? e.data : JSON.stringify(e.data))))</script>`;
-  const html = code.startsWith('<!doctype') ? code.replace('</head>', `${listen}</head>`) : `<!doctype html><html lang="en"><title>A page</title>${listen}<body style="max-width:720px">${code}`;
-  const server: Server = createServer((_, response) => response.setHeader('Content-Type', 'text/html; charset=utf-8').end(html)).listen(0);
+  const html = code.startsWith('<!doctype')
+    ? code.replace('</head>', `${listen}</head>`)
+    : `<!doctype html><html lang="en"><title>A page</title>${listen}<body style="max-width:720px">${code}`;
+  const server: Server = createServer((_, response) =>
+    response.setHeader('Content-Type', 'text/html; charset=utf-8').end(html),
+  ).listen(0);
   await once(server, 'listening');
   return {
     address: `http://localhost:${(server.address() as AddressInfo).port}/`,
@@ -123,7 +132,15 @@ export async function serveForeignPage(code: string): Promise<ForeignPage> {
 }
 
 /** Opens an address as a fresh visitor and collects what the players report; no script of the driver runs in the page. */
-export async function watchPage(browser: Browser, address: string): Promise<{ page: Page; reports: Report[]; until: (test: (report: Report) => boolean, wait?: number) => Promise<Report>; close: () => Promise<void> }> {
+export async function watchPage(
+  browser: Browser,
+  address: string,
+): Promise<{
+  page: Page;
+  reports: Report[];
+  until: (test: (report: Report) => boolean, wait?: number) => Promise<Report>;
+  close: () => Promise<void>;
+}> {
   const { context, page } = await newVisitor(browser);
   const reports: Report[] = [];
   page.on('console', (message) => {

@@ -36,7 +36,13 @@ const boxOf = (element: Element): PreviewBox => {
   return { left, top, width, height };
 };
 const frame = (): HTMLIFrameElement | null => slot.querySelector('iframe');
-const layout = (): void => tell({ kind: 'layout', embed: frame() && boxOf(frame()!), column: boxOf(slot) });
+const layout = (): void =>
+  tell({
+    kind: 'layout',
+    embed: frame() && boxOf(frame()!),
+    column: boxOf(slot),
+    bottom: slot.getBoundingClientRect().bottom + window.scrollY,
+  });
 
 window.addEventListener('message', ({ source, origin, data }: MessageEvent<unknown>) => {
   if (source === window.parent && origin === application) return obey(data);

@@ -19,10 +19,10 @@ export const toPreview = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('ask'), message: z.json() }),
 ]);
 
-/** From the preview: it is open; where things stand (CSS pixels of its viewport); what the player reported. */
+/** From the preview: it is open; where things stand (CSS pixels of its viewport; `bottom` is the lower edge of the embed in the document); what the player reported. */
 export const fromPreview = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('open') }),
-  z.object({ kind: z.literal('layout'), embed: box.nullable(), column: box }),
+  z.object({ kind: z.literal('layout'), embed: box.nullable(), column: box, bottom: z.number() }),
   z.object({ kind: z.literal('player'), data: z.unknown() }),
   z.object({ kind: z.literal('loaded') }),
 ]);

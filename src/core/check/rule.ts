@@ -25,6 +25,8 @@ export type Found = Omit<Finding, 'code' | 'severity'>;
 export interface Check<Id extends string = string> {
   readonly id: Id;
   readonly severity: Severity;
+  /** What is so when nothing was found, in a few words. */
+  readonly holds: string;
   /** What a reader of the documentation learns of it. */
   readonly about: string;
   readonly run: (checked: Checked) => readonly Found[];

@@ -4,6 +4,6 @@ export const showAuthor = defineSetting({
   id: 'showAuthor',
   moment: 'arrive',
   value: { type: 'switch' },
-  label: 'Author in the player',
+  label: 'Author shown',
   help: 'Whether the player names who made the item.',
 });

@@ -4,6 +4,6 @@ export const showTitle = defineSetting({
   id: 'showTitle',
   moment: 'arrive',
   value: { type: 'switch' },
-  label: 'Title in the player',
+  label: 'Title shown',
   help: 'Whether the player shows the title of the item.',
 });

@@ -13,23 +13,29 @@ const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to k
 export function Checks(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const findings = embed?.findings ?? [];
-  const failing = new Set(findings.map((f) => f.code)).size;
+  const failing = new Set(findings.map((f) => f.code));
   return (
     <section className="checks" aria-label="Checks">
       <h2>
         Checks{' '}
         {embed && (
           <small>
-            {CHECKS.length - failing} of {CHECKS.length} hold
+            {CHECKS.length - failing.size} of {CHECKS.length} hold
           </small>
         )}
       </h2>
-      {embed && findings.length === 0 && <p className="quiet">Nothing would go wrong, as far as these checks can see.</p>}
       <ul>
         {findings.map((finding, i) => (
           <FindingRow key={`${finding.code}-${i}`} finding={finding} />
         ))}
       </ul>
+      {embed && (
+        <ul className="holds">
+          {CHECKS.filter((c) => !failing.has(c.id)).map((c) => (
+            <li key={c.id}>{c.holds}</li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
-import { makesSense, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
+import { makesSense, SETTINGS, type Settings } from '../../../core/settings/list.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Rail } from './Rail.tsx';
@@ -43,23 +43,32 @@ interface StationProps {
 
 function Station({ moment, name, words, item, settings }: StationProps): ReactElement | null {
   const book = useAppSelector(selectBook);
-  const shown = SETTINGS.filter((s) => s.moment === moment && (makesSense(s.id, item.kind) || settings[s.id] !== undefined));
-  const order = (id: SettingId): number => (settings[id] !== undefined || offerOf(id, item, book) === 'offered' ? 0 : 1);
-  if (shown.length === 0) return null;
+  const all = SETTINGS.filter((s) => s.moment === moment && (makesSense(s.id, item.kind) || settings[s.id] !== undefined)).map(
+    (s) => s.id,
+  );
+  const shown = all.filter((id) => settings[id] !== undefined || offerOf(id, item, book) === 'offered');
+  const lacking = all.filter((id) => !shown.includes(id));
+  if (all.length === 0) return null;
   return (
     <div className="station" data-moment={moment}>
       <h2>
         {name} <small>{words}</small>
       </h2>
       <ul>
-        {[...shown]
-          .sort((a, b) => order(a.id) - order(b.id))
-          .map(({ id }) => (
-            <li key={id}>
-              <Token id={id} />
-            </li>
-          ))}
+        {shown.map((id) => (
+          <li key={id}>
+            <Token id={id} />
+          </li>
+        ))}
       </ul>
+      {lacking.length > 0 && (
+        <p className="lacking">
+          not offered:
+          {lacking.map((id) => (
+            <Token key={id} id={id} brief />
+          ))}
+        </p>
+      )}
     </div>
   );
 }

@@ -17,6 +17,20 @@ const PREVIEW = `${location.protocol}//preview.localhost${location.port ? `:${lo
 export interface Layout {
   embed: PreviewBox | null;
   column: PreviewBox;
+  bottom: number;
+}
+
+/** Room below the embed that shows how the page goes on, and the smallest scale that can still be read. */
+const BELOW = 48;
+const SMALLEST = 0.5;
+/** Below this room, in pixels, the page is shown as a phone shows it. */
+const HAND = 500;
+
+/** The scale at which the page's width, and the embed as a whole, can be seen. */
+function scaleFor(room: { width: number; height: number }, width: number, bottom: number): number {
+  if (room.width === 0) return 1;
+  const tall = bottom > 0 ? Math.max(SMALLEST, room.height / (bottom + BELOW)) : 1;
+  return Math.min(1, room.width / width, tall);
 }
 
 /** The page, in the site's looks, with the embed running in it; loaded from an origin of its own. */
@@ -24,9 +38,9 @@ export function PagePane(): ReactElement {
   const site = useAppSelector(selectSite);
   const chosen = useAppSelector((state) => state.view.pageWidth);
   const [stage, room] = useRoom();
-  const width = chosen ?? site?.breakpoints.tablet ?? 820;
-  const scale = room.width > 0 ? Math.min(1, room.width / width) : 1;
+  const width = chosen ?? (room.width < HAND ? site?.breakpoints.phone : site?.breakpoints.tablet) ?? 820;
   const { frame, layout } = usePreview(site);
+  const scale = scaleFor(room, width, layout?.bottom ?? 0);
   const code = useAppSelector(selectPreviewCode);
   return (
     <section className="page" aria-label="Page">

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { State as PlanState } from '../../../core/model/plan.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
+import { settingOf, type SettingId } from '../../../core/settings/list.ts';
 import { saySetting, STATE_WORDS } from '../../../messages/en.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -12,8 +12,8 @@ const PLAIN: readonly PlanState[] = ['sent', 'done here'];
 
 export const tokenElementId = (id: SettingId): string => `token-${id}`;
 
-/** One setting as a short sentence. How far it is honoured shows in its line and in words. */
-export function Token({ id }: { id: SettingId }): ReactElement | null {
+/** One setting as a short sentence, or by its name alone. How far it is honoured shows in its line and in words. */
+export function Token({ id, brief = false }: { id: SettingId; brief?: boolean }): ReactElement | null {
   const dispatch = useAppDispatch();
   const embed = useAppSelector(selectEmbed);
   const book = useAppSelector(selectBook);
@@ -39,8 +39,8 @@ export function Token({ id }: { id: SettingId }): ReactElement | null {
       onFocus={() => dispatch(pointedAt(id))}
       onBlur={() => dispatch(pointedAt(null))}
     >
-      <span className="token-words">{saySetting(id, embed.settings[id])}</span>
-      {told && <small>{STATE_WORDS[entry?.state ?? (offer as PlanState)]}</small>}
+      <span className="token-words">{brief ? settingOf(id).label.toLowerCase() : saySetting(id, embed.settings[id])}</span>
+      {told && !brief && <small>{STATE_WORDS[entry?.state ?? (offer as PlanState)]}</small>}
     </button>
   );
 }

@@ -8,7 +8,7 @@ import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
 import { tokenElementId } from './Token.tsx';
-import { ValueField } from './ValueField.tsx';
+import { VALUE_FORM, ValueField } from './ValueField.tsx';
 
 /** The setting whose token was opened, in place. */
 export function TokenEditor(): ReactElement | null {
@@ -33,7 +33,8 @@ export function TokenEditor(): ReactElement | null {
 
 function Editor({ id, close }: { id: SettingId; close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
-  const { label, help } = settingOf(id);
+  const { label, help, value: type } = settingOf(id);
+  const typed = type.type !== 'switch' && type.type !== 'choice';
   const embed = useAppSelector(selectEmbed);
   const value = embed?.settings[id];
   const entry = embed?.plan.entries.find((e) => e.setting === id);
@@ -47,7 +48,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
           Leave it as it is
         </Button>
-        <Button variant="outlined" onClick={close}>
+        <Button variant="contained" {...(typed ? { type: 'submit', form: VALUE_FORM } : { onClick: close })}>
           Done
         </Button>
       </div>

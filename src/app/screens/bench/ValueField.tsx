@@ -1,4 +1,4 @@
-import { Button, TextField, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { TextField, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { parseValue, writeValue, type SettingValue } from '../../../core/model/values.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
@@ -13,6 +13,9 @@ export interface ValueFieldProps {
   close: () => void;
 }
 
+/** The form of a typed value; the editor's last button submits it. */
+export const VALUE_FORM = 'value-form';
+
 const RATIOS = ['16:9', '4:3', '1:1', '4:5', '9:16'];
 
 /** The control for a setting, by the type of its value. */
@@ -23,7 +26,7 @@ export function ValueField(props: ValueFieldProps): ReactElement {
   return (
     <>
       <Offers {...props} />
-      <TextValueField key={String(props.value)} {...props} />
+      <TextValueField {...props} />
     </>
   );
 }
@@ -70,34 +73,36 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
 
 function TextValueField({ id, value, set, close }: ValueFieldProps): ReactElement {
   const { label, value: type } = settingOf(id);
-  const [text, setText] = useState(value === undefined ? '' : writeValue(type, value));
+  const written = value === undefined ? '' : writeValue(type, value);
+  const [text, setText] = useState(written);
+  const [seen, setSeen] = useState(value);
   const read = text.trim() === '' ? undefined : parseValue(type, text);
+  // The value was changed elsewhere, by an offer or by undo.
+  if (seen !== value) {
+    setSeen(value);
+    if (read !== value) setText(written);
+  }
   const wrong = text.trim() !== '' && read === undefined;
-  const take = (): void => {
-    if (read !== undefined && read !== value) set(read);
-  };
   return (
     <form
-      className="value-form"
+      id={VALUE_FORM}
       onSubmit={(event) => {
         event.preventDefault();
-        take();
-        if (!wrong) close();
+        if (wrong) return;
+        if (read !== undefined && read !== value) set(read);
+        close();
       }}
     >
       <TextField
         size="small"
         autoFocus
+        fullWidth
         label={label}
         value={text}
         error={wrong}
         helperText={wrong ? sayWrongValue(id, text) : ' '}
         onChange={(event) => setText(event.target.value)}
-        onBlur={take}
       />
-      <Button type="submit" variant="contained" disabled={read === undefined}>
-        Set
-      </Button>
     </form>
   );
 }

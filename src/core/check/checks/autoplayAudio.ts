@@ -3,6 +3,7 @@ import { defineCheck, NOTHING, placeOf } from '../rule.ts';
 export const autoplayAudio = defineCheck({
   id: 'autoplayAudio',
   severity: 'warning',
+  holds: 'No sound waits for a browser’s leave',
   about: 'Browsers refuse to start sound from another address by itself, even muted, until the visitor has clicked on the page.',
   run: ({ item, settings, plan, code }) => {
     const sent = plan.entries.some((e) => e.setting === 'autoplay' && e.sent.length > 0);

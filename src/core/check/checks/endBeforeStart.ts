@@ -4,6 +4,7 @@ import { defineCheck, NOTHING, placeOf } from '../rule.ts';
 export const endBeforeStart = defineCheck({
   id: 'endBeforeStart',
   severity: 'error',
+  holds: 'The end comes after the start',
   about: 'An end time that is not after the start time leaves nothing to play.',
   run: ({ settings, plan, code }) => {
     const end = plan.entries.find((e) => e.setting === 'end');

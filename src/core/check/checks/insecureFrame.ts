@@ -6,6 +6,7 @@ const LOOPBACK = /^(?:.+\.)?localhost$|^127(?:\.\d{1,3}){3}$|^\[::1\]$/;
 export const insecureFrame = defineCheck({
   id: 'insecureFrame',
   severity: 'error',
+  holds: 'No http inside https',
   about: 'A page that is loaded over https may not load a frame over http; browsers leave it blank (Mixed Content, section 5).',
   run: ({ item, code, site }) => {
     const frame = new URL(item.frame);

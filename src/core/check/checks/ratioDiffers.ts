@@ -7,6 +7,7 @@ const TOLERANCE = 0.02;
 export const ratioDiffers = defineCheck({
   id: 'ratioDiffers',
   severity: 'warning',
+  holds: 'The shape is the picture’s own',
   about: 'A frame of another aspect ratio than the item shows bars beside or above the picture.',
   run: ({ item, settings, plan: { box }, code }) => {
     const moving = item.kind === 'video' || item.kind === 'live';

@@ -3,6 +3,7 @@ import { defineCheck, NOTHING } from '../rule.ts';
 export const titleMissing = defineCheck({
   id: 'titleMissing',
   severity: 'warning',
+  holds: 'The frame has a title',
   about: 'A frame without a title is announced to screen readers by its address, or not at all (WCAG 2.2, 4.1.2; technique H64).',
   run: ({ settings, code, facts }) => {
     if (code.form === 'link' || String(settings.title ?? '').trim() !== '') return NOTHING;

@@ -3,6 +3,7 @@ import { defineCheck, NOTHING, placeOf } from '../rule.ts';
 export const tooWide = defineCheck({
   id: 'tooWide',
   severity: 'error',
+  holds: 'It fits the column',
   about: 'A frame of fixed width that is wider than the column of the site is cut off, or pushes the page sideways.',
   run: ({ plan: { box }, code, site }) => {
     const rigid = box.mode === 'fixed' || code.form === 'fixed';

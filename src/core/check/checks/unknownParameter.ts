@@ -3,6 +3,7 @@ import { defineCheck } from '../rule.ts';
 export const unknownParameter = defineCheck({
   id: 'unknownParameter',
   severity: 'note',
+  holds: 'Every parameter is known',
   about: 'A parameter that the card of the host does not know is kept as it is; it may be a slip, and do nothing.',
   run: ({ item, code, book }) => {
     if (item.host === null) return [];

@@ -1,0 +1,64 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { find, newVisitor, paste, press, readClipboard, waitForText } from './driver.ts';
+
+/** The Bench as a publisher uses it. */
+export async function openBench(
+  browser: Browser,
+  address: string,
+  path = '/',
+): Promise<{ page: Page; close: () => Promise<void> }> {
+  const { context, page } = await newVisitor(browser);
+  await page.goto(address + path);
+  await find(page, 'textbox', 'Share link or embed code');
+  return { page, close: () => context.close() };
+}
+
+/** Replaces what stands in the paste line. */
+export async function bringIn(page: Page, text: string): Promise<void> {
+  const line = await find(page, 'textbox', 'Share link or embed code');
+  await line.click({ count: 3 });
+  await paste(page, text);
+}
+
+/** Opens the token with this sentence and waits for its editor. */
+export async function openToken(page: Page, sentence: string, editor: string): Promise<void> {
+  await press(page, 'button', sentence);
+  await find(page, 'dialog', editor);
+}
+
+/** Sets a switch or a choice by its token. */
+export async function choose(page: Page, sentence: string, editor: string, option: string): Promise<void> {
+  await openToken(page, sentence, editor);
+  await press(page, 'button', option);
+  await press(page, 'button', 'Done');
+  await gone(page, editor);
+}
+
+/** Types a value into the editor of a token. */
+export async function type(page: Page, sentence: string, editor: string, text: string): Promise<void> {
+  await openToken(page, sentence, editor);
+  const field = await find(page, 'textbox', editor);
+  await field.click({ count: 3 });
+  await field.type(text);
+  await press(page, 'button', 'Done');
+  await gone(page, editor);
+}
+
+async function gone(page: Page, editor: string): Promise<void> {
+  await page.waitForFunction(
+    (name: string) => !document.querySelector(`[role="dialog"][aria-label="${name}"]`),
+    { timeout: 5000 },
+    editor,
+  );
+}
+
+/** Presses Copy and gives what the clipboard then holds. */
+export async function copyCode(page: Page): Promise<string> {
+  await press(page, 'button', 'Copy the code');
+  await waitForText(page, 'Copied');
+  return readClipboard(page);
+}
+
+/** The code as it stands in the pane. */
+export const codeOf = (page: Page): Promise<string> =>
+  page.$eval('[aria-label="The code"]', (element) => element.textContent ?? '');

@@ -1,0 +1,122 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
+import { launchBrowser, serveForeignPage, startServer, waitForText, watchPage, type Report, type Running } from './driver.ts';
+import { misfit } from './observe.ts';
+
+let server: Running;
+let browser: Browser;
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer(), launchBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+});
+
+/** The code in a page of somebody else, opened by a visitor who was never here. */
+async function publish(code: string) {
+  const foreign = await serveForeignPage(code);
+  const watch = await watchPage(browser, foreign.address);
+  return { ...watch, close: async () => (await watch.close(), foreign.stop()) };
+}
+
+const host = (name: string): string => `http://${name}.localhost:${server.port}`;
+
+describe('from a share link to a page that behaves', () => {
+  test('a video begins by itself at 0:42, muted, and ends with its own channel only', async () => {
+    const bench = await openBench(browser, server.address);
+    await bringIn(bench.page, `${host('lanternreel')}/see/l0wwalk3?ref=letter`);
+    await waitForText(bench.page, 'A walk at low water');
+    await type(bench.page, 'begins at the beginning', 'Start time', '0:42');
+    await choose(bench.page, 'waits for a press', 'Autoplay', 'on');
+    await choose(bench.page, 'with sound', 'Mute', 'on');
+    await choose(bench.page, 'then anyone’s videos', 'Related videos', 'Same channel');
+    await type(bench.page, 'plays to the end', 'End time', '46');
+    const code = await copyCode(bench.page);
+    await bench.close();
+    expect(code).toContain('<iframe');
+
+    const site = await publish(code);
+    const began = await site.until((r) => r.reel === 'rolling');
+    expect(misfit(began, { from: 42, muted: true })).toBeNull();
+    const over = await site.until((r) => r.reel === 'over', 15_000);
+    expect(Number(over.at)).toBeGreaterThanOrEqual(46);
+    expect(Number(over.at)).toBeLessThan(47.5);
+    const offers = over.offers as { channel: string }[];
+    expect(offers.length).toBeGreaterThan(0);
+    expect(new Set(offers.map((o) => o.channel))).toEqual(new Set(['quillmarsh-mill']));
+    await site.close();
+  });
+
+  test('left to the host, the same video waits, has sound, and ends with videos of others', async () => {
+    const bench = await openBench(browser, server.address);
+    await bringIn(bench.page, `${host('lanternreel')}/see/n01sydog`);
+    await waitForText(bench.page, 'A dog greets the tide');
+    await type(bench.page, 'begins at the beginning', 'Start time', '42');
+    const code = await copyCode(bench.page);
+    await bench.close();
+    const site = await publish(code);
+    const ready = await site.until((r) => r.reel === 'ready');
+    expect(ready.hushed).toBe(false);
+    const frame = site.page.frames().find((f) => f.url().includes('/f/'))!;
+    await (await frame.waitForSelector('::-p-aria([name="Play"][role="button"])'))!.click();
+    const over = await site.until((r) => r.reel === 'over', 15_000);
+    expect((over.offers as { channel: string }[]).some((o) => o.channel !== 'wharfside-odds')).toBe(true);
+    await site.close();
+  });
+
+  test('a recording shows its slim player in the colour asked for, and waits for the visitor', async () => {
+    const bench = await openBench(browser, server.address);
+    await bringIn(bench.page, `${host('murmurfold')}/quillmarsh-mill/the-mill-at-night`);
+    await waitForText(bench.page, 'The mill at night');
+    await choose(bench.page, 'usual player', 'Player size', 'Slim');
+    await type(bench.page, 'usual colour', 'Accent colour', '#2f6f7e');
+    await choose(bench.page, 'artwork as usual', 'Artwork', 'off');
+    const code = await copyCode(bench.page);
+    await bench.close();
+    const site = await publish(code);
+    const { murmur } = (await site.until((r) => 'murmur' in r)) as { murmur: Report };
+    expect(murmur).toMatchObject({ now: 'open', look: 'slim', tint: '#2f6f7e', art: false, track: 'The mill at night' });
+    const height = await site.page.$eval('iframe', (frame) => frame.clientHeight);
+    expect(height).toBe(150);
+    await site.close();
+  });
+
+  test('a document opens at its page, without tools', async () => {
+    const bench = await openBench(browser, server.address);
+    await bringIn(bench.page, `Please read ${host('foliobarn')}/d/grd-7t1x5w/view, it is short.`);
+    await waitForText(bench.page, 'Guide for new millers');
+    await type(bench.page, 'opens at page 1', 'Start page', '5');
+    await choose(bench.page, 'controls shown', 'Controls', 'off');
+    const code = await copyCode(bench.page);
+    await bench.close();
+    const site = await publish(code);
+    const { folio } = (await site.until((r) => 'folio' in r)) as { folio: Report };
+    expect(folio).toMatchObject({ did: 'opened', leaf: 5, bare: true });
+    await site.close();
+  });
+});
+
+describe('the measure itself', () => {
+  test('a player whose address spells 0:42 and muted, but which does neither, is found out', async () => {
+    const disobedient = await serveForeignPage(
+      `<script>parent.postMessage({ reel: 'rolling', at: 0.2, hushed: false }, '*')</script>`,
+    );
+    const site = await publish(`<iframe src="${disobedient.address}?from=42&amp;hush=1&amp;auto=1" title="disobeys"></iframe>`);
+    const began = await site.until((r) => r.reel === 'rolling');
+    expect(misfit(began, { from: 42, muted: true })).toBe('muted is false, asked for true');
+    expect(misfit({ ...began, hushed: true }, { from: 42, muted: true })).toBe('began at 0.2, asked for 42');
+    await site.close();
+    await disobedient.stop();
+  });
+
+  test('without mute, the browser holds the same video back', async () => {
+    const site = await publish(
+      `<iframe src="${host('frames.lanternreel')}/f/k7wq2m9d?auto=1&amp;from=42" title="loud" allow="autoplay"></iframe>`,
+    );
+    expect(await site.until((r) => r.refused === true)).toBeTruthy();
+    expect(site.reports.some((r) => r.reel === 'rolling')).toBe(false);
+    await site.close();
+  });
+});

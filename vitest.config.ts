@@ -1,0 +1,21 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'e2e',
+          include: ['e2e/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          // Two browsers at once are what two cores bear.
+          maxWorkers: 2,
+          retry: 0,
+        },
+      },
+    ],
+  },
+});
