@@ -45,8 +45,16 @@ export function runTypeScript(file, args = [], options = {}) {
 /** Builds what browsers load, unless nothing has changed since the last build. */
 export function ensureBuild() {
   const built = statSync(join(root, 'dist', 'index.html'), { throwIfNoEntry: false })?.mtimeMs ?? 0;
-  const sources = ['index.html', 'preview.html', 'vite.config.ts', 'package-lock.json', ...readdirSync(join(root, 'src'), { recursive: true }).map((file) => join('src', file))];
+  const sources = [
+    'index.html',
+    'preview.html',
+    'vite.config.ts',
+    'package-lock.json',
+    ...readdirSync(join(root, 'src'), { recursive: true }).map((file) => join('src', file)),
+  ];
   if (sources.every((file) => statSync(join(root, file)).mtimeMs < built)) return;
   console.error('Building …');
-  run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], { stdio: ['ignore', 2, 2] });
+  run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], {
+    stdio: ['ignore', 2, 2],
+  });
 }

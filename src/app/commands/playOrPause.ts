@@ -1,9 +1,13 @@
 import { askPlayer } from '../state/playerLink.ts';
 import type { Command } from './command.ts';
 
+/** Without sound, since browsers hold sound back until the visitor has pressed in the player itself. */
 export const playOrPause: Command = {
   id: 'playOrPause',
-  label: 'Play or pause the preview',
+  label: 'Play the preview without sound, or pause it',
   keys: ' ',
-  run: (store, act) => askPlayer(store, store.getState().view.player.playing ? 'pause' : 'play', { act }),
+  run: (store, act) => {
+    if (store.getState().view.player.playing) return askPlayer(store, 'pause', { act });
+    return askPlayer(store, 'mute', { act }) && askPlayer(store, 'play', { act });
+  },
 };

@@ -81,9 +81,7 @@ function tokenise(text: string): Markup {
   let tag = null as Tag | null;
   let name = '';
   let value: string | null = null;
-  let valueFrom = -1;
-  let valueTo = -1;
-  let pending = 0;
+  let nameEnd = 0;
 
   const close = (end: number): void => {
     if (!tag) return;
@@ -91,10 +89,8 @@ function tokenise(text: string): Markup {
     (tag.name === 'iframe' ? markup.frames : tag.name === 'a' ? markup.links : markup.others).push(tag);
     tag = null;
   };
-  const append = (piece: string, from: number, to: number): void => {
+  const append = (piece: string): void => {
     value = (value ?? '') + piece;
-    if (valueFrom < 0) valueFrom = from;
-    valueTo = to;
   };
   const ignore = (): void => undefined;
   const tokenizer = new Tokenizer(
@@ -103,24 +99,21 @@ function tokenise(text: string): Markup {
       onopentagname(from, to) {
         const tagName = to - from <= 6 ? text.slice(from, to).toLowerCase() : '';
         tag = WANTED.has(tagName) ? { name: tagName, from: from - 1, to, attributes: [] } : null;
-        pending = to;
       },
       onattribname(from, to) {
         if (tag) name = text.slice(from, to).toLowerCase();
         value = null;
-        valueFrom = valueTo = -1;
-        pending = to;
+        nameEnd = to;
       },
       onattribdata(from, to) {
-        if (tag) append(text.slice(from, to), from, to);
-        pending = to;
+        if (tag) append(text.slice(from, to));
       },
       onattribentity(codepoint) {
-        if (tag) append(String.fromCodePoint(codepoint), pending, pending);
+        if (tag) append(String.fromCodePoint(codepoint));
       },
       onattribend(quote, end) {
         if (!tag) return;
-        const range: Range | null = value === null ? null : [valueFrom, Math.max(valueTo, end)];
+        const range: Range | null = value === null ? null : valueRange(text, nameEnd, end, quote > UNQUOTED);
         // HTML, 13.2.5.33: of two attributes with one name, the first holds.
         if (tag.attributes.length < MOST_ATTRIBUTES && !tag.attributes.some((a) => a.name === name))
           tag.attributes.push({ name, value: value ?? (quote > 0 ? '' : null), range });
@@ -147,6 +140,15 @@ function tokenise(text: string): Markup {
   }
   return markup;
 }
+/** Where the value of an attribute stands, between its quotes, with whatever entities are in it. */
+function valueRange(text: string, nameEnd: number, end: number, quoted: boolean): Range {
+  let from = text.indexOf('=', nameEnd) + 1;
+  while (/\s/.test(text.charAt(from))) from++;
+  return quoted ? [from + 1, end - 1] : [from, end];
+}
+
+/** The tokeniser's word for a value without quotes; quoted ones end one later, after the quote. */
+const UNQUOTED = 1;
 /** More than any code in earnest has; keeps the search for doubles short. */
 const MOST_ATTRIBUTES = 200;
 const WANTED = new Set(['iframe', 'a', 'object', 'embed', 'script']);

@@ -53,7 +53,7 @@ export function fixedSize(box: Box): TreeAttribute[] {
 
 /** The height in pixels at the box's full width. */
 export function boxHeight({ width, height }: Box): number {
-  return height.by === 'number' ? height.pixels : Math.round(width / ratioOf(height.ratio));
+  return height.by === 'number' ? height.pixels : Math.max(1, Math.round(width / ratioOf(height.ratio)));
 }
 
 const number = (name: string, value: number, origin: Origin): TreeAttribute => ({

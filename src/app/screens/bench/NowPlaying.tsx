@@ -1,15 +1,14 @@
 import type { ReactElement } from 'react';
-import { useStore } from 'react-redux';
 import { showTime } from '../../../core/model/time.ts';
-import { askPlayer } from '../../state/playerLink.ts';
-import { useAppSelector, type Store } from '../../state/store.ts';
+import { playOrPause } from '../../commands/playOrPause.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { PaneAjar, PaneShut } from '../../ui/icons.tsx';
+import { useCommand } from '../../ui/useCommand.ts';
 
 /** What the player of the preview does at the moment, as it reports it. */
 export function NowPlaying(): ReactElement {
-  const store = useStore() as Store;
   const { playing, time, muted, page } = useAppSelector((state) => state.view.player);
-  const can = useAppSelector(() => askPlayer(store, 'play', { act: false }));
+  const { can, run } = useCommand(playOrPause);
   const words = [
     page !== undefined
       ? `page ${page} is open`
@@ -27,8 +26,8 @@ export function NowPlaying(): ReactElement {
         <button
           type="button"
           className="now-press"
-          aria-label={playing ? 'Pause the preview' : 'Play the preview'}
-          onClick={() => askPlayer(store, playing ? 'pause' : 'play')}
+          aria-label={playing ? 'Pause the preview' : 'Play the preview without sound'}
+          onClick={run}
         >
           {playing ? <PaneShut /> : <PaneAjar />}
         </button>

@@ -52,7 +52,8 @@ export function PagePane(): ReactElement {
             src={`${PREVIEW}/`}
             title="The page with the embed in it"
             sandbox="allow-scripts allow-same-origin allow-popups allow-forms allow-presentation"
-            allow="autoplay; fullscreen; picture-in-picture; encrypted-media"
+            // Without autoplay: presses on the Bench would count for the player, and no visitor has made them.
+            allow="fullscreen; picture-in-picture; encrypted-media"
             style={{ width, height: room.height / scale, transform: `scale(${scale})` }}
           />
           {layout?.embed && code && <EmbedHandles embed={layout.embed} column={layout.column} scale={scale} />}

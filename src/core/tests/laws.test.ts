@@ -1,0 +1,216 @@
+import fc from 'fast-check';
+import { Parser } from 'htmlparser2';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, test } from 'vitest';
+import type { Embed } from '../pipeline.ts';
+import { bringIn, makeEmbed } from '../pipeline.ts';
+import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
+import { read } from '../read/read.ts';
+import { boxHeight } from '../write/frame.ts';
+import { book, cards, form, link, settings, site, text } from './world.ts';
+
+const RUNS = { numRuns: 1000 };
+const GEOMETRY: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height', 'density'];
+
+/** An embed made of generated parts. */
+const embed = fc.record({ link, settings, form, site, text }).map(({ link: from, settings: asked, form: as, site: on }) => {
+  const { item } = bringIn(from, book)[0]!;
+  return {
+    from,
+    asked,
+    as,
+    on,
+    made: makeEmbed(item!, { ...item!.settings, ...asked }, { book, site: on, form: as, facts: {} }),
+  };
+});
+
+const htmlForm = form.filter((id) => id !== 'link');
+
+describe('law 1: read never throws', () => {
+  test('on any string', () => {
+    const pieces = fc.constantFrom(
+      '<iframe',
+      ' src=',
+      '"',
+      "'",
+      '>',
+      '</iframe>',
+      'http://',
+      '//',
+      'a.b/',
+      '&amp;',
+      '&#',
+      '<!--',
+      '<script',
+      '\u0000',
+      ' ',
+      'javascript:x',
+    );
+    const mess = fc
+      .array(fc.oneof(pieces, fc.string({ unit: 'binary', maxLength: 6 })), { maxLength: 40 })
+      .map((p) => p.join(''));
+    fc.assert(
+      fc.property(mess, (t) => {
+        for (const { range } of read(t)) {
+          expect(range[0]).toBeGreaterThanOrEqual(0);
+          expect(range[1]).toBeLessThanOrEqual(t.length);
+        }
+        bringIn(t, book);
+      }),
+      RUNS,
+    );
+  });
+
+  test.each([
+    ['unclosed quotes', '<iframe src="'.repeat(150_000)],
+    ['a hundred thousand <', '<'.repeat(100_000)],
+    ['one word', 'a.'.repeat(1_000_000)],
+    ['slashes', '/'.repeat(2_000_000)],
+    ['spaces in an address', `<iframe src="http://a.b/${' '.repeat(2_000_000)}x">`],
+    ['many links', 'see http://a.b/c '.repeat(100_000)],
+    ['attributes', `<iframe ${'a=1 '.repeat(300_000)}>`],
+  ])('on hostile text: %s', (_, hostile) => {
+    expect(read(hostile).length).toBeGreaterThan(0);
+  });
+});
+
+describe('law 2: reading what was written gives back the item and the settings', () => {
+  test('for every card, setting and form that carries them', () => {
+    fc.assert(
+      fc.property(embed, ({ made, on }) => {
+        const back = bringIn(made.code.text, book)[0]!;
+        expect(back.item, made.code.text).toBeDefined();
+        const { item } = back;
+        expect([item!.host, item!.scope, item!.id]).toEqual([made.item.host, made.item.scope, made.item.id]);
+        expect(item!.settings).toMatchObject(carried(made));
+        if (made.code.form !== 'link')
+          expect(sizeOf(makeEmbed(item!, item!.settings, { book, site: on, form: 'fixed', facts: {} }))).toEqual(sizeOf(made));
+      }),
+      RUNS,
+    );
+  });
+});
+
+/** The settings that stand in the code, as the host will take them; sizes are compared by what they come to. */
+function carried({ code, plan }: Embed): Settings {
+  const written = new Set(code.map.map((mark) => mark.origin));
+  const entries = plan.entries.filter((e) => written.has(e.setting) && !GEOMETRY.includes(e.setting));
+  return Object.fromEntries(entries.map((e) => [e.setting, e.reason.code === 'nearest' ? e.reason.value : e.asked]));
+}
+
+function sizeOf({ plan: { box } }: Embed): object {
+  return { width: box.width, height: boxHeight(box) };
+}
+
+/** Elements and attribute names of markup, in order. */
+function skeleton(html: string): string[] {
+  const parts: string[] = [];
+  const parser = new Parser({
+    onopentag: (name, attributes) => parts.push(`${name} ${Object.keys(attributes).join(' ')}`),
+    oncomment: () => parts.push('comment'),
+  });
+  parser.end(html);
+  return parts;
+}
+
+describe('law 4: no text from outside adds an element, an attribute or a script', () => {
+  test('through title, identifiers, parameters and attributes', () => {
+    const attribute = fc.constantFrom('name', 'data-note', 'class');
+    fc.assert(
+      fc.property(text, text, attribute, htmlForm, (title, value, name, as) => {
+        const make = (t: string, v: string): string[] => {
+          const code = `<iframe src="http://media.example/a?p=${encodeURIComponent(v)}" ${name}="${v.replace(/[&"]/g, (c) => `&#${c.charCodeAt(0)};`)}"></iframe>`;
+          const { item } = bringIn(code, book)[0]!;
+          return skeleton(makeEmbed(item!, { title: t }, { book, site: null, form: as, facts: { title: t } }).code.text);
+        };
+        expect(make(title, value)).toEqual(make('plain', 'plain'));
+      }),
+      RUNS,
+    );
+  });
+
+  test('and no address but http and https becomes a frame', () => {
+    const schemes = [
+      'javascript:',
+      'data:text/html,',
+      'vbscript:',
+      'blob:',
+      'file:///',
+      'JaVa\nScRiPt:',
+      '\u0001javascript:',
+      'java&#x73;cript:',
+      ' data:',
+    ];
+    for (const scheme of schemes)
+      for (const written of [`<iframe src="${scheme}alert(1)"></iframe>`, `${scheme.replace(/&#x73;/, 's')}alert(1)`])
+        for (const { item } of bringIn(written, book)) expect(item, written).toBeUndefined();
+  });
+});
+
+describe('law 5: every setting asked for is accounted for', () => {
+  test('once, with a state and a reason', () => {
+    fc.assert(
+      fc.property(embed, ({ made }) => {
+        expect(made.plan.entries.map((e) => e.setting).sort()).toEqual(Object.keys(made.settings).sort());
+      }),
+      RUNS,
+    );
+  });
+
+  test('and what was not asked for is not sent', () => {
+    fc.assert(
+      fc.property(link, form, (from, as) => {
+        const { item } = bringIn(from, book)[0]!;
+        const made = makeEmbed(item!, {}, { book, site: null, form: as, facts: {} });
+        expect(made.plan.parts).toEqual([]);
+        expect(made.code.map.every((mark) => mark.origin === 'item')).toBe(true);
+      }),
+      RUNS,
+    );
+  });
+});
+
+describe('law 6: unknown parameters and attributes survive', () => {
+  const name = fc.stringMatching(/^x[a-z]{2,8}$/);
+  const value = fc.stringMatching(/^[A-Za-z0-9._~%20-]{1,12}$/).filter((v) => !/%(?!20)/.test(v));
+
+  test('through reading and writing, twice', () => {
+    fc.assert(
+      fc.property(link, settings, htmlForm, name, value, (from, asked, as, parameter, v) => {
+        const raw = `${parameter}=${v}`;
+        const code = `<iframe src="${from}${from.includes('?') ? '&amp;' : '?'}${raw}" data-${parameter}="${v}"></iframe>`;
+        let current = code;
+        for (let i = 0; i < 2; i++) {
+          const { item } = bringIn(current, book)[0]!;
+          current = makeEmbed(item!, { ...item!.settings, ...asked }, { book, site: null, form: as, facts: {} }).code.text;
+        }
+        expect(current).toContain(raw);
+        expect(current).toContain(`data-${parameter}="${v}"`);
+      }),
+      RUNS,
+    );
+  });
+});
+
+describe('law 8: the core knows no host', () => {
+  const files = readdirSync(join(import.meta.dirname, '..'), { recursive: true, encoding: 'utf8' }).filter(
+    (file) => file.endsWith('.ts') && !/^tests|\.test\.ts$/.test(file),
+  );
+  const names = cards.flatMap((card) => [
+    card.id,
+    ...Object.values(card.origins).flatMap((o) => o!.map((origin) => new URL(origin).hostname.split('.').at(-2)!)),
+  ]);
+
+  test('in no file', () => {
+    expect(files.length).toBeGreaterThan(50);
+    for (const file of files) {
+      const source = readFileSync(join(import.meta.dirname, '..', file), 'utf8').toLowerCase();
+      for (const name of names) expect(source, file).not.toContain(name);
+    }
+  });
+
+  test('and every setting that a card names is one of ours', () => {
+    for (const card of cards) for (const id of Object.keys(card.settings)) expect(settingOf(id as SettingId).id).toBe(id);
+  });
+});

@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { makeBook } from '../hosts/book.ts';
+import type { HostCard } from '../hosts/card.ts';
+import { loadCards } from '../hosts/loadCards.ts';
+import type { ValueType, SettingValue } from '../model/values.ts';
+import { SETTINGS, type Settings } from '../settings/list.ts';
+import { FORMS } from '../write/forms/list.ts';
+import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
+
+/** The cards and sites that ship, and generators of links, settings and forms for them. */
+export const cards: readonly HostCard[] = loadCards(readCardFiles(WRITTEN_PORT)).cards;
+export const book = makeBook(cards);
+export const sites = readSites(WRITTEN_PORT);
+
+const word = (shape: string): fc.Arbitrary<string> =>
+  fc.stringMatching(new RegExp(`^(?:${shape})$`)).filter((s) => s.length < 60);
+
+/** A share link, or a frame address, in any form of any card, with identifiers of the right shape. */
+export const link: fc.Arbitrary<string> = fc.oneof(
+  ...cards.flatMap((card) =>
+    card.links
+      .filter((form) => !form.refused && !form.wraps)
+      .map((form) => {
+        const names = [
+          ...form.path.matchAll(/:(\w+)/g),
+          ...Object.values(form.query)
+            .join('&')
+            .matchAll(/:(\w+)/g),
+        ].map((m) => m[1]!);
+        const values = fc.record(Object.fromEntries(names.map((name) => [name, word(card.identifiers[name]!.shape)])));
+        const origin = fc.constantFrom(...form.on.flatMap((group) => card.origins[group]!));
+        return fc.tuple(origin, values).map(([at, captures]) => {
+          const fill = (text: string): string => text.replace(/:(\w+)/g, (_, name: string) => captures[name]!);
+          const query = Object.entries(form.query).map(([name, value]) => `${name}=${fill(value)}`);
+          return `${at}${fill(form.path)}${query.length > 0 ? `?${query.join('&')}` : ''}`;
+        });
+      }),
+  ),
+);
+
+const VALUES: { [Type in ValueType['type']]: (type: Extract<ValueType, { type: Type }>) => fc.Arbitrary<SettingValue> } = {
+  switch: () => fc.constantFrom('on', 'off'),
+  choice: ({ options }) => fc.constantFrom(...options),
+  time: () => fc.integer({ min: 0, max: 9000 }),
+  count: ({ least }) => fc.integer({ min: least, max: 400 }),
+  length: ({ least, most }) => fc.integer({ min: least, max: most }),
+  colour: () => fc.stringMatching(/^#[0-9a-f]{6}$/),
+  ratio: () => fc.constantFrom('16:9', '4:3', '1:1', '9:16', '2.35:1'),
+  language: () => fc.constantFrom('en', 'nl', 'pt-BR'),
+  text: () => text,
+};
+
+/** Text of any kind, with what is dangerous in HTML and in addresses. */
+export const text: fc.Arbitrary<string> = fc
+  .array(
+    fc.oneof(
+      fc.string({ unit: 'grapheme', maxLength: 8 }),
+      fc.constantFrom('"', "'", '<', '>', '&', '</iframe>', '<script>', ' onload=', '&amp;', '\n', '#', '?'),
+    ),
+    {
+      maxLength: 8,
+    },
+  )
+  .map((parts) => parts.join('').replaceAll('\u0000', ''));
+
+/** Any settings, each with a value that fits it. */
+export const settings: fc.Arbitrary<Settings> = fc.record(
+  Object.fromEntries(SETTINGS.map(({ id, value }) => [id, VALUES[value.type](value as never)])),
+  { requiredKeys: [] },
+) as fc.Arbitrary<Settings>;
+
+export const form = fc.constantFrom(...FORMS.map((f) => f.id));
+export const site = fc.constantFrom(...sites);
