@@ -19,7 +19,10 @@ export default defineConfig({
         murmurfold: at('src/standins/murmurfold/player.ts'),
         foliobarn: at('src/standins/foliobarn/player.ts'),
       },
-      output: { entryFileNames: (chunk) => (chunk.facadeModuleId?.includes('/standins/') ? 'assets/[name].js' : 'assets/[name]-[hash].js') },
+      output: {
+        entryFileNames: (chunk) =>
+          chunk.facadeModuleId?.includes('/standins/') ? 'assets/[name].js' : 'assets/[name]-[hash].js',
+      },
     },
   },
 });

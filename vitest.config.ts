@@ -13,7 +13,7 @@ export default defineConfig({
           hookTimeout: 60_000,
           // Two browsers at once are what two cores bear.
           maxWorkers: 2,
-          retry: 0,
+          sequence: { groupOrder: 1 },
         },
       },
     ],

@@ -47,8 +47,11 @@ async function makeVideo(page: Page, item: DemoItem): Promise<void> {
   const [width, height] = sizeOf(item);
   for (let first = 0; first < seconds * rate; first += 40) {
     const count = Math.min(40, seconds * rate - first);
-    const frames = await page.evaluate('paintFrames(' + JSON.stringify({ ...item.scene, width, height, seconds, rate, first, count }) + ')');
-    for (const frame of frames as string[]) if (!encoder.stdin.write(Buffer.from(frame, 'base64'))) await once(encoder.stdin, 'drain');
+    const frames = await page.evaluate(
+      'paintFrames(' + JSON.stringify({ ...item.scene, width, height, seconds, rate, first, count }) + ')',
+    );
+    for (const frame of frames as string[])
+      if (!encoder.stdin.write(Buffer.from(frame, 'base64'))) await once(encoder.stdin, 'drain');
   }
   encoder.stdin.end();
   const [status] = (await once(encoder, 'close')) as [number];
@@ -67,16 +70,27 @@ async function makeAudio(item: DemoItem): Promise<void> {
 }
 
 async function makeCover(page: Page, item: DemoItem): Promise<void> {
-  const [width, height] = item.kind === 'audio' ? [400, 400] : item.kind === 'document' ? [300, 400] : sizeOf(item).map((n) => n * 2);
+  const [width, height] =
+    item.kind === 'audio' ? [400, 400] : item.kind === 'document' ? [300, 400] : sizeOf(item).map((n) => n * 2);
   const scene = item.scene ?? { subject: item.kind === 'document' ? 'leaf' : 'sound', hue: (item.title.length * 37) % 360 };
-  const picture = (await page.evaluate('paintCover(' + JSON.stringify({ ...scene, width, height, title: item.title }) + ')')) as string;
+  const picture = (await page.evaluate(
+    'paintCover(' + JSON.stringify({ ...scene, width, height, title: item.title }) + ')',
+  )) as string;
   writeFileSync(join(here, '../covers', `${nameOf(item)}.webp`), Buffer.from(picture, 'base64'));
 }
 
 mkdirSync(files, { recursive: true });
 const browser = await puppeteer.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 try {
   const page = await browser.newPage();
@@ -85,7 +99,9 @@ try {
     await makeCover(page, item);
     if (item.scene && item.kind === 'audio') await makeAudio(item);
     else if (item.scene) await makeVideo(page, item);
-    const made = ['webm', 'ogg'].map((type) => statSync(join(files, `${nameOf(item)}.${type}`), { throwIfNoEntry: false })?.size ?? 0);
+    const made = ['webm', 'ogg'].map(
+      (type) => statSync(join(files, `${nameOf(item)}.${type}`), { throwIfNoEntry: false })?.size ?? 0,
+    );
     console.log(`${item.id}: ${Math.round(Math.max(...made) / 1024)} kB`);
   }
 } finally {

@@ -13,12 +13,12 @@ export async function read(argument: string, options: { json?: boolean; hosts?: 
 type Found = ReturnType<typeof bringIn>[number];
 
 function toJson({ candidate: { range, source, repairs }, item, refusal }: Found): object {
-  return { range, source, repairs, ...(item ? { item } : { reason: { ...refusal, sentence: sayRefusal(refusal!) } }) };
+  return { range, source, repairs, ...(item ? { item } : { reason: { ...refusal, sentence: sayRefusal(refusal) } }) };
 }
 
 function toLine({ candidate: { range, repairs }, item, refusal }: Found): string {
   const what = item
     ? `${item.host ?? 'no host'} · ${item.kind} · ${item.form} · ${item.id ?? item.canonical}`
-    : sayRefusal(refusal!);
+    : sayRefusal(refusal);
   return [`${range.join('–')}: ${what}`, ...repairs.map((r) => `  put right: ${sayRepair(r)}`)].join('\n');
 }

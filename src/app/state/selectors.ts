@@ -43,19 +43,21 @@ const selectSettings = createSelector([selectItem, (state: State) => state.bench
   settingsWith(item?.settings ?? {}, changes),
 );
 
+const selectSurroundings = createSelector([selectBook, selectSite, selectFacts], (book, site, facts) => ({ book, site, facts }));
+
 /** The embed as it stands: plan, code, findings; null while nothing is recognised. */
 export const selectEmbed = createSelector(
-  [selectItem, selectSettings, selectBook, selectSite, (state: State) => state.bench.present.form, selectFacts],
-  (item, settings, book, site, form, facts): Embed | null => item && makeEmbed(item, settings, { book, site, form, facts }),
+  [selectItem, selectSettings, selectSurroundings, (state: State) => state.bench.present.form],
+  (item, settings, surroundings, form): Embed | null => item && makeEmbed(item, settings, { ...surroundings, form }),
 );
 
 /** The same in the form that the preview shows: fixed where that is the form, responsive otherwise. */
 export const selectPreviewCode = createSelector(
-  [selectEmbed, selectSettings, selectBook, selectSite, selectFacts, selectItem],
-  (embed, settings, book, site, facts, item): string | null => {
+  [selectEmbed, selectItem, selectSurroundings],
+  (embed, item, surroundings): string | null => {
     if (!embed || !item) return null;
     if (embed.code.form === 'responsive' || embed.code.form === 'fixed') return embed.code.text;
-    return makeEmbed(item, settings, { book, site, form: 'responsive', facts }).code.text;
+    return makeEmbed(item, embed.settings, { ...surroundings, form: 'responsive' }).code.text;
   },
 );
 

@@ -20,7 +20,7 @@ export const workSchema = z.object({
   text: z.string(),
   choice: z.number().int().min(0),
   changes: z.record(z.string(), z.union([z.string(), z.number(), z.null()])).transform((changes) => {
-    return Object.fromEntries(Object.entries(changes).filter(([id]) => isSettingId(id))) as SettingsFix;
+    return Object.fromEntries(Object.entries(changes).filter(([id]) => isSettingId(id)));
   }),
   form: z.string().transform((id): FormId => (isFormId(id) ? id : 'responsive')),
   site: z.string(),
@@ -29,5 +29,5 @@ export const workSchema = z.object({
 /** What holds in the end: what the link or code asks for, with the changes laid over it. */
 export function settingsWith(asked: Settings, changes: SettingsFix): Settings {
   const laid = { ...asked, ...changes };
-  return Object.fromEntries(Object.entries(laid).filter(([, value]) => value !== null)) as Settings;
+  return Object.fromEntries(Object.entries(laid).filter(([, value]) => value !== null));
 }

@@ -92,9 +92,7 @@ function compileCard(card: HostCard): CompiledCard {
     shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, new RegExp(`^(?:${shape})$`)])),
     targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(name, target)])),
     byOrigin: settings.flatMap(([setting, use]) =>
-      use.in === 'origin'
-        ? (Object.entries(use.words) as [string, OriginGroup][]).map(([value, group]) => ({ setting, group, value }))
-        : [],
+      use.in === 'origin' ? Object.entries<OriginGroup>(use.words).map(([value, group]) => ({ setting, group, value })) : [],
     ),
     companions: new Set(settings.flatMap(([, use]) => (isHonoured(use) ? Object.keys(use.with) : []))),
     tracking: new Set(card.tracking),
@@ -163,7 +161,7 @@ export function compilePath(path: string): RegExp {
 function readPlaces(card: HostCard, form: LinkForm): Map<string, ReadPlace> {
   const places = new Map<string, ReadPlace>();
   for (const { in: place, name, setting, spelling } of form.reads)
-    places.set(readKey(place, name), { setting: setting as SettingId, spelling });
+    places.set(readKey(place, name), { setting: setting, spelling });
   if (form.framed)
     for (const [setting, use] of Object.entries(card.settings) as [SettingId, CardSetting][])
       if (isHonoured(use)) places.set(readKey(use.in, use.name), { setting, spelling: use.spelling });

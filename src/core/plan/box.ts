@@ -27,9 +27,9 @@ function planHeight(asked: Asked): Pick<Box, 'height' | 'heightFrom'> {
   if (settings.ratio !== undefined) return { height: { by: 'ratio', ratio: String(settings.ratio) }, heightFrom: 'ratio' };
   const fit = fitOf(asked);
   if (fit?.by !== 'steps') return { height: { by: 'ratio', ratio: item.ratio ?? USUAL_RATIO }, heightFrom: 'item' };
-  const chosen = settings[fit.setting as keyof typeof settings];
+  const chosen = settings[fit.setting];
   const pixels = fit.heights[String(chosen ?? fit.usual)] ?? fit.heights[fit.usual]!;
-  return { height: { by: 'number', pixels }, heightFrom: chosen === undefined ? 'item' : (fit.setting as keyof typeof settings) };
+  return { height: { by: 'number', pixels }, heightFrom: chosen === undefined ? 'item' : fit.setting };
 }
 
 const fitOf = ({ item, card }: Asked) => (item.target ? card?.targets.get(item.target)?.target.fit : undefined);

@@ -113,10 +113,10 @@ function tokenise(text: string): Markup {
       },
       onattribend(quote, end) {
         if (!tag) return;
-        const range: Range | null = value === null ? null : valueRange(text, nameEnd, end, quote > UNQUOTED);
+        const range: Range | null = value === null ? null : valueRange(text, nameEnd, end, Number(quote) > UNQUOTED);
         // HTML, 13.2.5.33: of two attributes with one name, the first holds.
         if (tag.attributes.length < MOST_ATTRIBUTES && !tag.attributes.some((a) => a.name === name))
-          tag.attributes.push({ name, value: value ?? (quote > 0 ? '' : null), range });
+          tag.attributes.push({ name, value: value ?? (Number(quote) > 0 ? '' : null), range });
       },
       onopentagend: close,
       onselfclosingtag: close,

@@ -177,17 +177,20 @@ describe('law 6: unknown parameters and attributes survive', () => {
 
   test('through reading and writing, twice', () => {
     fc.assert(
-      fc.property(link, settings, htmlForm, name, value, (from, asked, as, parameter, v) => {
-        const raw = `${parameter}=${v}`;
-        const code = `<iframe src="${from}${from.includes('?') ? '&amp;' : '?'}${raw}" data-${parameter}="${v}"></iframe>`;
-        let current = code;
-        for (let i = 0; i < 2; i++) {
-          const { item } = bringIn(current, book)[0]!;
-          current = makeEmbed(item!, { ...item!.settings, ...asked }, { book, site: null, form: as, facts: {} }).code.text;
-        }
-        expect(current).toContain(raw);
-        expect(current).toContain(`data-${parameter}="${v}"`);
-      }),
+      fc.property(
+        fc.record({ from: link, asked: settings, as: htmlForm, parameter: name, v: value }),
+        ({ from, asked, as, parameter, v }) => {
+          const raw = `${parameter}=${v}`;
+          const code = `<iframe src="${from}${from.includes('?') ? '&amp;' : '?'}${raw}" data-${parameter}="${v}"></iframe>`;
+          let current = code;
+          for (let i = 0; i < 2; i++) {
+            const { item } = bringIn(current, book)[0]!;
+            current = makeEmbed(item!, { ...item!.settings, ...asked }, { book, site: null, form: as, facts: {} }).code.text;
+          }
+          expect(current).toContain(raw);
+          expect(current).toContain(`data-${parameter}="${v}"`);
+        },
+      ),
       RUNS,
     );
   });
@@ -199,7 +202,7 @@ describe('law 8: the core knows no host', () => {
   );
   const names = cards.flatMap((card) => [
     card.id,
-    ...Object.values(card.origins).flatMap((o) => o!.map((origin) => new URL(origin).hostname.split('.').at(-2)!)),
+    ...Object.values(card.origins).flatMap((o) => o.map((origin) => new URL(origin).hostname.split('.').at(-2)!)),
   ]);
 
   test('in no file', () => {

@@ -67,7 +67,7 @@ export const text: fc.Arbitrary<string> = fc
 export const settings: fc.Arbitrary<Settings> = fc.record(
   Object.fromEntries(SETTINGS.map(({ id, value }) => [id, VALUES[value.type](value as never)])),
   { requiredKeys: [] },
-) as fc.Arbitrary<Settings>;
+);
 
 export const form = fc.constantFrom(...FORMS.map((f) => f.id));
 export const site = fc.constantFrom(...sites);

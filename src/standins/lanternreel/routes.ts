@@ -65,7 +65,12 @@ function frameRouter(world: StandInWorld, { follows }: { follows: boolean }): Ro
     const item = world.items.find((i) => i.id === request.params.id);
     if (!item) return gone(response, 404, 'No such reel');
     if (follows) response.cookie('lantern-visit', '1', { sameSite: 'none', secure: true });
-    response.send(playerPage({ title: item.title, data: asJson(playerData(item, String(request.query.run ?? ''), world)) }));
+    response.send(
+      playerPage({
+        title: item.title,
+        data: asJson(playerData(item, typeof request.query.run === 'string' ? request.query.run : '', world)),
+      }),
+    );
   });
   return router;
 }

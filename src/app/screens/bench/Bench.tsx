@@ -29,15 +29,9 @@ export function Bench(): ReactElement {
     bringIn(event.dataTransfer.getData('text/uri-list').split('\n')[0] || event.dataTransfer.getData('text/plain'));
   };
   return (
-    <div
-      className="bench"
-      onPaste={onPaste}
-      onDrop={onDrop}
-      onDragOver={(event) => event.preventDefault()}
-      data-state={missing ?? 'open'}
-    >
+    <div className="bench" onPaste={onPaste} onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1 className="hidden-words">Bench</h1>
-      <PasteLine missing={missing === 'missing'} />
+      <PasteLine missing={missing} />
       <AnatomyStrip />
       <PagePane />
       <Moments />

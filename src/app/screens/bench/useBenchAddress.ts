@@ -9,16 +9,16 @@ const EXAMPLE = 'example';
 
 /**
  * Keeps the address and the work on the Bench in step: an address opens what is saved under it, without
- * one the last work comes back, and at the very first start an example. `missing` when nothing is there.
+ * one the last work comes back, and at the very first start an example. True when nothing was there.
  */
-export function useBenchAddress(): 'loading' | 'missing' | null {
+export function useBenchAddress(): boolean {
   const { id: wanted } = useParams();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const present = useAppSelector((state) => state.bench.present.id);
   const ready = useAppSelector((state) => state.world.status === 'ready');
   const example = useAppSelector((state) => state.world.example);
-  const [state, setState] = useState<'loading' | 'missing' | null>('loading');
+  const [missing, setMissing] = useState(false);
   const last = useRef({ present, wanted: undefined as string | undefined, settled: false });
 
   useEffect(() => {
@@ -30,7 +30,7 @@ export function useBenchAddress(): 'loading' | 'missing' | null {
     if (before.settled && before.wanted === wanted) return;
     if (wanted === present) {
       last.current.settled = true;
-      return setState(null);
+      return;
     }
     let current = true;
     const open = (saved: SavedEmbed | undefined): void => {
@@ -38,7 +38,7 @@ export function useBenchAddress(): 'loading' | 'missing' | null {
       const work = saved?.work ?? { ...emptyWork('', EXAMPLE), text: example };
       last.current = { present: work.id, wanted: work.id, settled: true };
       dispatch(opened({ work, touched: saved !== undefined }));
-      setState(saved === undefined && wanted !== undefined && wanted !== EXAMPLE ? 'missing' : null);
+      setMissing(saved === undefined && wanted !== undefined && wanted !== EXAMPLE);
       if (wanted !== work.id) void navigate(`/bench/${work.id}`, { replace: true });
     };
     find(wanted)
@@ -51,7 +51,7 @@ export function useBenchAddress(): 'loading' | 'missing' | null {
       current = false;
     };
   }, [ready, wanted, present, example, dispatch, navigate]);
-  return state;
+  return missing && present === EXAMPLE;
 }
 
 /** What is saved under the id; without an id, what was changed last. */

@@ -1,0 +1,64 @@
+/** Imports run one way only: core ← preview, standins, server, cli, app; within the core, no step knows another. */
+const STEPS = ['read', 'recognise', 'plan', 'write', 'check'];
+
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/tests/)' },
+      to: { path: '^src/(?!core/)' },
+    },
+    {
+      name: 'core-is-pure',
+      comment: 'No page, no network, no clock, no storage: only libraries for what is not the heart.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/tests/)' },
+      to: { path: ['^node:', 'node_modules/(?!zod|htmlparser2|url-template)'], dependencyTypesNot: ['type-only'] },
+    },
+    ...STEPS.map((step) => ({
+      name: `${step}-knows-no-other-step`,
+      severity: 'error',
+      from: { path: `^src/core/${step}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^src/core/(${STEPS.filter((s) => s !== step).join('|')}|pipeline)` },
+    })),
+    {
+      name: 'model-knows-nothing-else',
+      severity: 'error',
+      from: { path: '^src/core/(model|settings)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/(?!model|settings)' },
+    },
+    {
+      name: 'messages-know-only-core',
+      severity: 'error',
+      from: { path: '^src/messages/' },
+      to: { path: '^src/(?!core/|messages/)' },
+    },
+    {
+      name: 'app-knows-no-server',
+      severity: 'error',
+      from: { path: '^src/(app|preview)/' },
+      to: { path: '^src/(server|standins|cli)/' },
+    },
+    {
+      name: 'server-knows-no-app',
+      severity: 'error',
+      from: { path: '^src/(server|standins|cli)/' },
+      to: { path: '^src/(app|preview)/' },
+    },
+    {
+      name: 'standins-know-no-core-step',
+      severity: 'error',
+      from: { path: '^src/standins/' },
+      to: { path: `^src/core/(${STEPS.join('|')}|pipeline|hosts)` },
+    },
+    {
+      name: 'storage-knows-no-screen',
+      severity: 'error',
+      from: { path: '^src/app/(state|storage|commands)/' },
+      to: { path: '^src/app/(screens|ui)/' },
+    },
+  ],
+  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' } },
+};

@@ -1,0 +1,30 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+  { ignores: ['dist', 'node_modules', 'coverage', 'demo/media/scenes.js'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [ts.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true } },
+  },
+  { files: ['src/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
+  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly' } } },
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'max-params': ['error', 4],
+      // Text is searched for control characters on purpose.
+      'no-control-regex': 'off',
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', 'src/cli/**', 'src/server/main.ts'],
+    rules: { 'no-console': 'error' },
+  },
+);

@@ -1,0 +1,107 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, test } from 'vitest';
+
+const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
+
+function cli(args: string[], input = '', env: Record<string, string> = {}) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', join(import.meta.dirname, 'main.ts'), ...args],
+    {
+      input,
+      encoding: 'utf8',
+      env: { ...process.env, ...env },
+    },
+  );
+  return { status, stdout, stderr };
+}
+
+describe('embed', () => {
+  test('--json prints one object with item, plan, code and findings', () => {
+    const { status, stdout } = cli(['embed', '--set', 'start=42', '--set', 'mute=on', '--json', LINK]);
+    const made = JSON.parse(stdout) as {
+      item: object;
+      plan: { entries: { setting: string; state: string }[] };
+      code: string;
+      findings: unknown[];
+    };
+    expect(Object.keys(made)).toEqual(['item', 'plan', 'code', 'findings']);
+    expect(made.item).toMatchObject({
+      host: 'lanternreel',
+      kind: 'video',
+      scope: 'item',
+      id: 'k7wq2m9d',
+      form: 'see',
+      unknown: [],
+      dropped: [],
+    });
+    expect(made.plan.entries.map((e) => [e.setting, e.state])).toEqual([
+      ['mute', 'sent'],
+      ['start', 'sent'],
+    ]);
+    expect(made.code).toContain('hush=1&amp;from=42');
+    expect(status).toBe(0);
+  });
+
+  test('exits with 1 when a check fails, and says which', () => {
+    const { status, stdout, stderr } = cli(['embed', '--set', 'autoplay=on', LINK]);
+    expect([status, stdout.startsWith('<iframe')]).toEqual([1, true]);
+    expect(stderr).toContain('Browsers refuse');
+  });
+
+  test.each([
+    [['--set', 'start=soon', LINK], 'Start time takes a time such as 42, 1:12 or 1m12s, not “soon”.'],
+    [['--set', 'sparkle=on', LINK], 'There is no setting called “sparkle”.'],
+    [['--set', 'start', LINK], '“start” is not name=value'],
+    [['--form', 'hologram', LINK], 'There is no form of code called “hologram”. There are responsive, fixed, page, link.'],
+    [['--site', '/nowhere.json', LINK], 'The site /nowhere.json cannot be read'],
+    [['--hosts', '/nowhere', LINK], 'The folder of host cards cannot be read'],
+  ])('wrong use %j exits with 2', (args, sentence) => {
+    const { status, stderr } = cli(['embed', ...args]);
+    expect(status).toBe(2);
+    expect(stderr).toContain(sentence);
+  });
+
+  test('follows another port', () => {
+    expect(cli(['embed', LINK.replace('4600', '4711')], '', { PORT: '4711' }).stdout).toContain(
+      'frames.lanternreel.localhost:4711',
+    );
+  });
+});
+
+describe('read', () => {
+  test('--json prints each candidate with range, source, repairs, and item or reason', () => {
+    const text = `See ${LINK} and http://lanternreel.localhost:4600/see/k7.`;
+    const { status, stdout } = cli(['read', '--json', '-'], text);
+    const found = JSON.parse(stdout) as {
+      range: [number, number];
+      source: string;
+      repairs: [];
+      item?: { id: string };
+      reason?: { code: string; sentence: string };
+    }[];
+    expect(found.map((f) => [text.slice(...f.range), f.source, f.item?.id ?? f.reason?.code])).toEqual([
+      [LINK, 'link', 'k7wq2m9d'],
+      ['http://lanternreel.localhost:4600/see/k7', 'link', 'brokenIdentifier'],
+    ]);
+    expect(found[1]!.reason!.sentence).toContain('is not complete');
+    expect(status).toBe(1);
+  });
+
+  test('an unknown command is wrong use', () => expect(cli(['sparkle']).status).toBe(2));
+});
+
+describe('hosts', () => {
+  test('validates a folder of cards, and names what is wrong', () => {
+    expect(cli(['hosts']).status).toBe(0);
+    const folder = mkdtempSync(join(tmpdir(), 'cards-'));
+    writeFileSync(join(folder, 'broken.json'), '{"format":"refenestra-host-card/1"}');
+    const { status, stderr } = cli(['hosts', '--hosts', folder]);
+    rmSync(folder, { recursive: true });
+    expect(status).toBe(1);
+    expect(stderr).toContain('broken.json, at id');
+  });
+});
