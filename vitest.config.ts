@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node', testTimeout: 20_000 } },
       {
         test: {
           name: 'e2e',

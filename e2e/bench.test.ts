@@ -169,7 +169,7 @@ describe('settings', () => {
       await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('max-width:'));
       await new Promise((done) => setTimeout(done, 600));
       await waitForText(page, 'In the preview: playing');
-      await type(page, 'begins at the beginning', 'Start time', '1:00');
+      await type(page, 'from the start', 'Start time', '1:00');
       await waitForText(page, 'In the preview: standing still, at 1:00');
     }));
 });
@@ -180,7 +180,7 @@ describe('keeping', () => {
     await page.goto(server.address);
     await bringIn(page, `${host('lanternreel')}/see/f3rryday`);
     await waitForText(page, 'The ferry at first light');
-    await type(page, 'begins at the beginning', 'Start time', '31');
+    await type(page, 'from the start', 'Start time', '31');
     await new Promise((done) => setTimeout(done, 300));
     await page.reload();
     await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'puppeteer-core';
-import { find, newVisitor, paste, press, readClipboard, waitForText } from './driver.ts';
+import { allowClipboard, find, newVisitor, paste, press, readClipboard, waitForText } from './driver.ts';
 
 /** The Bench as a publisher uses it. */
 export async function openBench(
@@ -54,6 +54,7 @@ async function gone(page: Page, editor: string): Promise<void> {
 
 /** Presses Copy and gives what the clipboard then holds. */
 export async function copyCode(page: Page): Promise<string> {
+  await allowClipboard(page);
   await press(page, 'button', 'Copy the code');
   await waitForText(page, 'Copied');
   return readClipboard(page);

@@ -97,7 +97,7 @@ export async function readClipboard(page: Page): Promise<string> {
   return page.evaluate(() => navigator.clipboard.readText());
 }
 
-async function allowClipboard(page: Page): Promise<void> {
+export async function allowClipboard(page: Page): Promise<void> {
   await page
     .browserContext()
     .overridePermissions(new URL(page.url()).origin, ['clipboard-read', 'clipboard-write', 'clipboard-sanitized-write']);

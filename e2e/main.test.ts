@@ -28,7 +28,7 @@ describe('from a share link to a page that behaves', () => {
     const bench = await openBench(browser, server.address);
     await bringIn(bench.page, `${host('lanternreel')}/see/l0wwalk3?ref=letter`);
     await waitForText(bench.page, 'A walk at low water');
-    await type(bench.page, 'begins at the beginning', 'Start time', '0:42');
+    await type(bench.page, 'from the start', 'Start time', '0:42');
     await choose(bench.page, 'waits for a press', 'Autoplay', 'on');
     await choose(bench.page, 'with sound', 'Mute', 'on');
     await choose(bench.page, 'then anyone’s videos', 'Related videos', 'Same channel');
@@ -53,7 +53,7 @@ describe('from a share link to a page that behaves', () => {
     const bench = await openBench(browser, server.address);
     await bringIn(bench.page, `${host('lanternreel')}/see/n01sydog`);
     await waitForText(bench.page, 'A dog greets the tide');
-    await type(bench.page, 'begins at the beginning', 'Start time', '42');
+    await type(bench.page, 'from the start', 'Start time', '42');
     const code = await copyCode(bench.page);
     await bench.close();
     const site = await publish(code);

@@ -138,7 +138,7 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   density: ['usual player', (v) => (v === 'slim' ? 'a slim player' : 'a full player')],
   autoplay: ['waits for a press', (v) => (v === 'on' ? 'starts by itself' : 'waits for a press')],
   mute: ['with sound', (v) => (v === 'on' ? 'muted' : 'with sound')],
-  start: ['begins at the beginning', (v) => `begins at ${v}`],
+  start: ['from the start', (v) => `begins at ${v}`],
   page: ['opens at page 1', (v) => `opens at page ${v}`],
   captions: ['captions as usual', (v) => `captions in ${v}`],
   controls: ['controls shown', (v) => (v === 'on' ? 'controls shown' : 'no controls')],

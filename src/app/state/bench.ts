@@ -61,10 +61,6 @@ export const benchSlice = createSlice({
     /** Settings were changed; `gesture` joins the steps of one drag. */
     changed: (state, { payload: { change, gesture } }: PayloadAction<{ change: SettingsFix; gesture?: string }>) =>
       step(state, { changes: { ...state.present.changes, ...change } }, gesture ?? null),
-    /** What the host told: belongs to bringing in, so it is no step of its own. */
-    completed: (state, { payload: { id, change } }: PayloadAction<{ id: string; change: SettingsFix }>) => {
-      if (state.present.id === id) state.present.changes = { ...change, ...state.present.changes };
-    },
     /** It was taken away, so it is to be kept as it is. */
     kept: (state) => {
       state.touched = true;
@@ -91,17 +87,5 @@ export const benchSlice = createSlice({
   },
 });
 
-export const {
-  opened,
-  broughtIn,
-  textEdited,
-  chosen,
-  changed,
-  completed,
-  kept,
-  gestureEnded,
-  formChosen,
-  siteChosen,
-  undone,
-  redone,
-} = benchSlice.actions;
+export const { opened, broughtIn, textEdited, chosen, changed, kept, gestureEnded, formChosen, siteChosen, undone, redone } =
+  benchSlice.actions;

@@ -39,8 +39,9 @@ export const selectSite = createSelector(
   },
 );
 
-const selectSettings = createSelector([selectItem, (state: State) => state.bench.present.changes], (item, changes) =>
-  settingsWith(item?.settings ?? {}, changes),
+const selectSettings = createSelector(
+  [selectItem, (state: State) => state.bench.present.changes, selectFacts],
+  (item, changes, { title }) => settingsWith(item?.settings ?? {}, changes, title),
 );
 
 const selectSurroundings = createSelector([selectBook, selectSite, selectFacts], (book, site, facts) => ({ book, site, facts }));

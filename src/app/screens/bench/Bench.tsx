@@ -1,7 +1,7 @@
 import './bench.css';
 import { useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
-import { broughtIn, completed } from '../../state/bench.ts';
-import { selectFacts, selectFound, selectItem } from '../../state/selectors.ts';
+import { broughtIn } from '../../state/bench.ts';
+import { selectItem } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { loadFacts } from '../../state/world.ts';
 import { AnatomyStrip } from './AnatomyStrip.tsx';
@@ -41,18 +41,13 @@ export function Bench(): ReactElement {
   );
 }
 
-/** Asks the host what it says of the item, once; its title becomes the title of the frame. */
+/** Asks the host what it says of the item, once. */
 function useFacts(): void {
   const dispatch = useAppDispatch();
   const link = useAppSelector((state) => selectItem(state)?.canonical);
   const known = useAppSelector((state) => link !== undefined && link in state.world.facts);
   const host = useAppSelector((state) => selectItem(state)?.host ?? null);
-  const title = useAppSelector((state) => (selectFound(state).length > 0 ? selectFacts(state).title : undefined));
-  const id = useAppSelector((state) => state.bench.present.id);
   useEffect(() => {
     if (link !== undefined && host !== null && !known) void dispatch(loadFacts(link));
   }, [dispatch, link, host, known]);
-  useEffect(() => {
-    if (title) dispatch(completed({ id, change: { title } }));
-  }, [dispatch, id, title]);
 }

@@ -1,0 +1,79 @@
+import axe from 'axe-core';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { bringIn, choose, openToken } from './bench.ts';
+import { allowClipboard, find, launchBrowser, newVisitor, press, readClipboard, startServer, waitForText, type Running } from './driver.ts';
+
+let server: Running;
+let browser: Browser;
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer(), launchBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+});
+
+/** What axe finds on the screen as it stands; the framed page of the preview is not the application's. */
+async function findings(page: Page): Promise<string[]> {
+  await page.evaluate(axe.source);
+  return page.evaluate(async () => {
+    const { axe: checker } = window as unknown as { axe: typeof axe };
+    const { violations } = await checker.run({ exclude: ['iframe'] }, { resultTypes: ['violations'] });
+    return violations.flatMap((v) => v.nodes.map((node) => `${v.id}: ${node.target.join(' ')} ${node.failureSummary ?? ''}`));
+  });
+}
+
+describe.each([
+  ['day', 1280],
+  ['night', 1280],
+  ['day', 390],
+  ['night', 390],
+] as const)('%s glass, %d px wide', (glass, width) => {
+  test('axe finds nothing on the Bench, its editors, and the Shelf', async () => {
+    const { context, page } = await newVisitor(browser, { width, height: 800 });
+    // The policy of the page lets no foreign script in; the checker is one.
+    await page.setBypassCSP(true);
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: glass === 'day' ? 'light' : 'dark' }]);
+    await page.goto(server.address);
+    await waitForText(page, 'Opening the sluice');
+    expect(await page.evaluate(() => document.documentElement.dataset.glass)).toBe(glass);
+    await bringIn(page, `http://lanternreel.localhost:${server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
+    await waitForText(page, 'The ferry at first light');
+    await choose(page, 'waits for a press', 'Autoplay', 'on');
+    await choose(page, 'then anyone’s videos', 'Related videos', 'None');
+    expect(await findings(page)).toEqual([]);
+    await openToken(page, 'begins at 0:09', 'Start time');
+    expect(await findings(page)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await press(page, 'link', 'Shelf');
+    await find(page, 'button', 'Remove The ferry at first light');
+    expect(await findings(page)).toEqual([]);
+    await context.close();
+  });
+});
+
+test('the whole job can be done by keyboard alone', async () => {
+  const { context, page } = await newVisitor(browser);
+  await page.goto(server.address);
+  await waitForText(page, 'Opening the sluice');
+  await page.keyboard.press('p');
+  await page.keyboard.type(`http://lanternreel.localhost:${server.port}/see/f3rryday`);
+  await waitForText(page, 'The ferry at first light');
+  const start = await find(page, 'button', 'from the start');
+  await start.focus();
+  await page.keyboard.press('Enter');
+  await find(page, 'dialog', 'Start time');
+  await page.keyboard.type('0:31');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.activeElement?.id === 'token-start');
+  await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('from=31'));
+  await allowClipboard(page);
+  await (await find(page, 'slider', 'Start')).focus();
+  await page.keyboard.press('c');
+  await waitForText(page, 'Copied');
+  expect(await readClipboard(page)).toContain('from=31');
+  await page.keyboard.press('?');
+  await waitForText(page, 'List the shortcuts');
+  await context.close();
+});

@@ -1,0 +1,73 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from 'vitest';
+import { makeBook } from '../src/core/hosts/book.ts';
+import { loadCards } from '../src/core/hosts/loadCards.ts';
+import { bringIn, makeEmbed } from '../src/core/pipeline.ts';
+import type { Settings } from '../src/core/settings/list.ts';
+import { FORMS } from '../src/core/write/forms/list.ts';
+import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+
+const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;
+const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
+const ASKED: readonly Settings[] = [
+  {},
+  {
+    autoplay: 'on',
+    mute: 'on',
+    start: 42,
+    end: 50,
+    title: 'A <b>"title"</b> & more',
+    load: 'near',
+    align: 'centre',
+    spaceAbove: 8,
+    spaceBelow: 24,
+    width: 400,
+  },
+  { width: 300, widthMode: 'fixed', height: 200, accent: '#2f6f7e', page: 2, density: 'slim', tracking: 'reduced', align: 'end' },
+];
+
+/** The W3C's checker on a page with every code that is written for every item of the sample world. */
+test('every form of code passes the checker of the W3C without an error', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'forms-'));
+  const wrap = (code: string): string =>
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>T</title></head><body>${code}</body></html>`;
+  let pages = 0;
+  for (const item of readItems(WRITTEN_PORT))
+    for (const [i, asked] of ASKED.entries())
+      for (const form of FORMS) {
+        const found = bringIn(item.links[0]!, book)[0]!.item!;
+        const { code } = makeEmbed(found, asked, { book, site: readSites(WRITTEN_PORT)[0]!, form: form.id, facts: {} });
+        const text =
+          form.id === 'page'
+            ? code.text
+            : form.language === 'text'
+              ? wrap(`<p>${code.text.replaceAll('&', '&amp;')}</p>`)
+              : wrap(code.text);
+        writeFileSync(join(folder, `${form.id}-${i}-${pages++}.html`), text);
+      }
+  expect(pages).toBeGreaterThan(300);
+  const check = (): string =>
+    execFileSync('java', ['-jar', vnu, '--errors-only', '--format', 'gnu', folder], { encoding: 'utf8', stdio: 'pipe' });
+  let complaint = '';
+  try {
+    complaint = check();
+  } catch (error) {
+    complaint = String((error as { stderr?: string }).stderr ?? error);
+  }
+  rmSync(folder, { recursive: true });
+  expect(complaint).toBe('');
+});
+
+test('and that checker does complain about a wrong code', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'forms-'));
+  writeFileSync(
+    join(folder, 'wrong.html'),
+    '<!doctype html><html lang="en"><title>T</title><iframe src="a b" width="x"></iframe>',
+  );
+  expect(() => execFileSync('java', ['-jar', vnu, '--errors-only', folder], { stdio: 'pipe' })).toThrow();
+  rmSync(folder, { recursive: true });
+});
