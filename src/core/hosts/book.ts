@@ -34,6 +34,8 @@ export interface CompiledTarget {
   target: Target;
   canonical: Template;
   frame: Template;
+  /** Settings that its share link carries. */
+  shareReads: LinkForm['reads'];
 }
 
 type Template = (values: Readonly<Record<string, string>>) => string;
@@ -47,6 +49,8 @@ export interface CompiledCard {
   /** Parameters that go along with a setting: they are rewritten, never unknown. */
   companions: ReadonlySet<string>;
   tracking: ReadonlySet<string>;
+  /** Ids of the link forms that are frame addresses. */
+  framedForms: ReadonlySet<string>;
 }
 
 interface HostEntry {
@@ -90,17 +94,25 @@ function compileCard(card: HostCard): CompiledCard {
   return {
     card,
     shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, new RegExp(`^(?:${shape})$`)])),
-    targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(name, target)])),
+    targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(card, name, target)])),
     byOrigin: settings.flatMap(([setting, use]) =>
       use.in === 'origin' ? Object.entries<OriginGroup>(use.words).map(([value, group]) => ({ setting, group, value })) : [],
     ),
     companions: new Set(settings.flatMap(([, use]) => (isHonoured(use) ? Object.keys(use.with) : []))),
     tracking: new Set(card.tracking),
+    framedForms: new Set(card.links.filter((form) => form.framed).map((form) => form.id)),
   };
 }
 
-function compileTarget(name: string, target: Target): CompiledTarget {
-  return { name, target, canonical: compileTemplate(target.canonical), frame: compileTemplate(target.frame) };
+function compileTarget(card: HostCard, name: string, target: Target): CompiledTarget {
+  const share = card.links.find((form) => form.target === name && !form.framed && !form.refused);
+  return {
+    name,
+    target,
+    shareReads: share?.reads ?? [],
+    canonical: compileTemplate(target.canonical),
+    frame: compileTemplate(target.frame),
+  };
 }
 
 /** RFC 6570 expansion; where a template holds nothing but plain `{name}`, its parts are laid out once. */

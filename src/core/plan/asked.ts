@@ -1,4 +1,4 @@
-import type { CompiledCard } from '../hosts/book.ts';
+import type { CompiledCard, CompiledTarget } from '../hosts/book.ts';
 import type { Item } from '../model/item.ts';
 import type { Settings } from '../settings/list.ts';
 
@@ -7,4 +7,5 @@ export interface Asked {
   item: Item;
   settings: Settings;
   card: CompiledCard | null;
+  target: CompiledTarget | null;
 }

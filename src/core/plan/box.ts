@@ -7,12 +7,13 @@ const USUAL_WIDTH = 640;
 
 /** How wide and how high the frame stands in the site's column. */
 export function planBox(asked: Asked, site: Site | null): Box {
-  return { ...planWidth(asked, site), ...planHeight(asked) };
+  const { mode, width, widthFrom } = planWidth(asked, site);
+  const { height, heightFrom } = planHeight(asked);
+  return { mode, width, height, widthFrom, heightFrom };
 }
 
-function planWidth(asked: Asked, site: Site | null): Pick<Box, 'mode' | 'width' | 'widthFrom'> {
-  const { settings } = asked;
-  const fit = fitOf(asked);
+function planWidth({ settings, target }: Asked, site: Site | null): Pick<Box, 'mode' | 'width' | 'widthFrom'> {
+  const fit = target?.target.fit;
   const usual = fit?.by === 'ratio' ? fit.mode : 'fill';
   const mode = (settings.widthMode as Box['mode'] | undefined) ?? (settings.width === undefined ? usual : 'atMost');
   const widthFrom = settings.width !== undefined ? 'width' : settings.widthMode !== undefined ? 'widthMode' : 'item';
@@ -21,15 +22,12 @@ function planWidth(asked: Asked, site: Site | null): Pick<Box, 'mode' | 'width' 
   return { mode, width: Number(settings.width ?? Math.min(fit?.width ?? USUAL_WIDTH, column)), widthFrom };
 }
 
-function planHeight(asked: Asked): Pick<Box, 'height' | 'heightFrom'> {
-  const { settings, item } = asked;
+function planHeight({ settings, item, target }: Asked): Pick<Box, 'height' | 'heightFrom'> {
   if (settings.height !== undefined) return { height: { by: 'number', pixels: Number(settings.height) }, heightFrom: 'height' };
   if (settings.ratio !== undefined) return { height: { by: 'ratio', ratio: String(settings.ratio) }, heightFrom: 'ratio' };
-  const fit = fitOf(asked);
+  const fit = target?.target.fit;
   if (fit?.by !== 'steps') return { height: { by: 'ratio', ratio: item.ratio ?? USUAL_RATIO }, heightFrom: 'item' };
   const chosen = settings[fit.setting];
   const pixels = fit.heights[String(chosen ?? fit.usual)] ?? fit.heights[fit.usual]!;
   return { height: { by: 'number', pixels }, heightFrom: chosen === undefined ? 'item' : fit.setting };
 }
-
-const fitOf = ({ item, card }: Asked) => (item.target ? card?.targets.get(item.target)?.target.fit : undefined);

@@ -14,16 +14,19 @@ import { planSetting } from './setting.ts';
  * reason, and nothing is sent for settings that were not touched.
  */
 export function plan(item: Item, settings: Settings, book: HostBook, site: Site | null): Plan {
-  const asked: Asked = { item, settings, card: item.host === null ? null : (book.byId.get(item.host) ?? null) };
+  const card = item.host === null ? null : (book.byId.get(item.host) ?? null);
+  const target = (item.target !== null && card?.targets.get(item.target)) || null;
+  const asked: Asked = { item, settings, card, target };
   const entries: PlanEntry[] = [];
-  for (const { id } of SETTINGS) if (settings[id] !== undefined) entries.push(settle(id, asked));
+  if (Object.keys(settings).length > 0)
+    for (const { id } of SETTINGS) if (settings[id] !== undefined) entries.push(settle(id, asked));
   return {
     entries,
     base: planBase(asked, entries),
     parts: planParts(item, entries),
     link: planLink(asked),
     allow: planAllow(asked, entries),
-    fullscreen: target(asked)?.allow.includes('fullscreen') ?? true,
+    fullscreen: target?.target.allow.includes('fullscreen') ?? true,
     box: planBox(asked, site),
     frame: settings,
   };
@@ -66,7 +69,7 @@ function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
 }
 
 function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
-  const allow: { feature: string; origin: Origin }[] = (target(asked)?.allow ?? []).map((feature) => ({
+  const allow: { feature: string; origin: Origin }[] = (asked.target?.target.allow ?? []).map((feature) => ({
     feature,
     origin: 'item',
   }));
@@ -79,5 +82,3 @@ function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
   for (const feature of asked.item.kept.allow) if (!has.has(feature)) allow.push({ feature, origin: 'item' });
   return allow;
 }
-
-const target = ({ item, card }: Asked) => (item.target ? card?.targets.get(item.target)?.target : undefined);

@@ -1,4 +1,5 @@
 import type { Candidate, Range, Repair } from '../model/candidate.ts';
+import { parseUrl } from '../model/url.ts';
 
 const SCHEME = /^([a-z][a-z0-9+.-]{0,30}):/i;
 /** A host name with a dot (or `localhost` with a port) and a path, as copied from an address bar that hides the scheme. */
@@ -78,7 +79,7 @@ export function readAddress(written: string): Address {
       repairs,
       refusal: scheme ? { code: 'unsafeScheme', scheme } : { code: 'notAnAddress', text: written.slice(0, 80) },
     };
-  if (!URL.canParse(address)) return { address: null, repairs, refusal: { code: 'notAnAddress', text: written.slice(0, 80) } };
+  if (!parseUrl(address)) return { address: null, repairs, refusal: { code: 'notAnAddress', text: written.slice(0, 80) } };
   return { address, repairs };
 }
 

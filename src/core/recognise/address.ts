@@ -1,4 +1,5 @@
 import type { Parameter } from '../model/item.ts';
+import { parseUrl } from '../model/url.ts';
 
 /** An address taken apart: the parsed URL, and its parameters in order, from query and fragment. */
 export interface Address {
@@ -8,7 +9,7 @@ export interface Address {
 
 /** `address` must be one that `URL` parses. */
 export function splitAddress(address: string): Address {
-  const url = new URL(address);
+  const url = parseUrl(address)!;
   const { search, hash } = url;
   const parameters: Parameter[] = [];
   if (search.length > 1) splitInto(parameters, search.slice(1), 'query');

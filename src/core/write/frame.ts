@@ -7,12 +7,10 @@ import type { Piece, TreeAttribute, TreeNode } from './tree.ts';
 /** The iframe that forms share: `sizing` says how its size is written. */
 export function frameElement({ item, plan }: WriteInput, sizing: { attributes: TreeAttribute[]; style: Piece[] }): TreeNode {
   const { title, load } = plan.frame;
+  const style = [...ALWAYS, ...sizing.style, ...spacing(plan.frame), ...item.kept.style.map(asPiece)];
   const attributes: TreeAttribute[] = [{ name: 'src', value: frameAddress(plan) }];
   if (title !== undefined) attributes.push({ name: 'title', value: [{ text: String(title) }], origin: 'title' });
-  attributes.push(...sizing.attributes, {
-    name: 'style',
-    value: declarations([...sizing.style, ...spacing(plan.frame), ...item.kept.style.map(asPiece)]),
-  });
+  attributes.push(...sizing.attributes, { name: 'style', value: joined(style, ';') });
   if (load !== undefined)
     attributes.push({ name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' });
   if (plan.allow.length > 0)
@@ -32,18 +30,11 @@ export function frameElement({ item, plan }: WriteInput, sizing: { attributes: T
 /** Width and height in CSS, following the column. */
 export function fluidSize(box: Box): Piece[] {
   const { widthFrom, heightFrom } = box;
-  const width: Piece[] =
-    box.mode === 'fixed'
-      ? [{ text: `width:${box.width}px`, origin: widthFrom }]
-      : [
-          { text: 'width:100%', origin: widthFrom },
-          ...(box.mode === 'atMost' ? [{ text: `max-width:${box.width}px`, origin: widthFrom }] : []),
-        ];
-  const height: Piece[] =
-    box.height.by === 'ratio'
-      ? [{ text: `aspect-ratio:${box.height.ratio.replace(':', '/')}`, origin: heightFrom }, { text: 'height:auto' }]
-      : [{ text: `height:${box.height.pixels}px`, origin: heightFrom }];
-  return [...width, ...height];
+  const style: Piece[] = [{ text: box.mode === 'fixed' ? `width:${box.width}px` : 'width:100%', origin: widthFrom }];
+  if (box.mode === 'atMost') style.push({ text: `max-width:${box.width}px`, origin: widthFrom });
+  if (box.height.by === 'number') style.push({ text: `height:${box.height.pixels}px`, origin: heightFrom });
+  else style.push({ text: `aspect-ratio:${box.height.ratio.replace(':', '/')}`, origin: heightFrom }, { text: 'height:auto' });
+  return style;
 }
 
 /** Width and height as attributes, in whole pixels. */
@@ -77,9 +68,14 @@ function spacing({ align, spaceAbove, spaceBelow }: WriteInput['plan']['frame'])
 }
 
 const asPiece = (text: string): Piece => ({ text, origin: 'item' });
-const declarations = (pieces: readonly Piece[]): Piece[] =>
-  joined([{ text: 'display:block' }, { text: 'border:0' }, ...pieces], ';');
+const ALWAYS: readonly Piece[] = [{ text: 'display:block' }, { text: 'border:0' }];
 
 function joined(pieces: readonly Piece[], joint: string): Piece[] {
-  return pieces.flatMap((piece, i) => (i === 0 ? [piece] : [{ text: joint }, piece]));
+  const between: Piece = { text: joint };
+  const out: Piece[] = [];
+  for (const piece of pieces) {
+    if (out.length > 0) out.push(between);
+    out.push(piece);
+  }
+  return out;
 }

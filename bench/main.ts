@@ -1,0 +1,119 @@
+import { Tokenizer } from 'htmlparser2';
+import { makeBook, type HostBook } from '../src/core/hosts/book.ts';
+import type { HostCard } from '../src/core/hosts/card.ts';
+import { loadCards } from '../src/core/hosts/loadCards.ts';
+import { plan } from '../src/core/plan/plan.ts';
+import { bringIn } from '../src/core/pipeline.ts';
+import { write } from '../src/core/write/write.ts';
+import { readCardFiles, readItems, WRITTEN_PORT } from '../src/standins/world.ts';
+
+/** Prints the figures that the product promises, each a ratio of two measurements in this one run. */
+const LINKS = 100_000;
+const ROUNDS = 9;
+const { cards } = loadCards(readCardFiles(WRITTEN_PORT));
+const book = makeBook(cards);
+
+/** The fastest of several rounds for each work, in milliseconds; taken in turns, so that a slow moment meets all alike. */
+function fastest(...works: (() => void)[]): number[] {
+  const best = works.map(() => Infinity);
+  for (let round = 0; round < ROUNDS; round++)
+    works.forEach((work, i) => {
+      const from = performance.now();
+      work();
+      best[i] = Math.min(best[i]!, performance.now() - from);
+    });
+  return best;
+}
+
+let sink = 0;
+
+const shared = readItems(WRITTEN_PORT).flatMap((item) => item.links.filter((link) => !link.endsWith('/edit')));
+const links = Array.from({ length: LINKS }, (_, i) => {
+  const link = shared[i % shared.length]!;
+  return `${link}${link.includes('?') ? '&' : '?'}n=${i}`;
+});
+
+const parse = (): void => {
+  for (const link of links) sink += new URL(link).href.length;
+};
+const pipeline = (cardsOf: HostBook) => (): void => {
+  for (const link of links) {
+    const { item } = bringIn(link, cardsOf)[0]!;
+    if (!item) throw new Error(`not recognised: ${link}`);
+    sink += write({ item, plan: plan(item, item.settings, cardsOf, null), site: null }, 'responsive').text.length;
+  }
+};
+
+function manyCards(count: number): HostCard[] {
+  const [first] = cards;
+  const text = JSON.stringify(first);
+  const made = Array.from({ length: count }, (_, i) => JSON.parse(text.replaceAll(first!.id, `host${i}`)) as HostCard);
+  return [...made, ...cards];
+}
+
+/** A page of a megabyte as sites have them: prose, pictures, links, and an embed now and then. */
+function bigPage(): string {
+  const parts: string[] = ['<!doctype html><html lang="en"><title>A page</title><body>'];
+  let length = 0;
+  for (let i = 0; length < 1_000_000; i++) {
+    const prose = `<p class="text">The pond fills twice a day, and the wheel turns <a href="/tides/${i}">after high water</a>. <img src="/p/${i}.jpg" alt="Tide ${i}" width="640" height="360"></p>`;
+    const embed =
+      i % 20 === 0
+        ? `<iframe width="560" height="315" src="${shared[i % shared.length]!.replaceAll('&', '&amp;')}" allowfullscreen></iframe>`
+        : '';
+    parts.push(prose, embed);
+    length += prose.length + embed.length;
+  }
+  return parts.join('\n');
+}
+
+const ignore = (): void => undefined;
+function tokenise(page: string): void {
+  const tokenizer = new Tokenizer(
+    { decodeEntities: true },
+    {
+      onattribdata: ignore,
+      onattribentity: ignore,
+      onattribend: ignore,
+      onattribname: ignore,
+      oncdata: ignore,
+      onclosetag: ignore,
+      oncomment: ignore,
+      ondeclaration: ignore,
+      onend: ignore,
+      onopentagend: ignore,
+      onopentagname: ignore,
+      onprocessinginstruction: ignore,
+      onselfclosingtag: ignore,
+      ontext: ignore,
+      ontextentity: ignore,
+    },
+  );
+  tokenizer.write(page);
+  tokenizer.end();
+}
+
+function print(what: string, figure: number, promised: number, detail: string): void {
+  console.log(`${what.padEnd(58)} ${figure.toFixed(2).padStart(6)} ×  (at most ${promised} ×)  ${detail}`);
+}
+
+const perLink = (ms: number): string => `${((ms * 1000) / LINKS).toFixed(2)} µs a link`;
+const wide = makeBook(manyCards(10_000));
+pipeline(book)();
+const [bare, few, many] = fastest(parse, pipeline(book), pipeline(wide)) as [number, number, number];
+print(`read, recognise, plan and write ${LINKS} links`, few / bare, 10, `${perLink(few)}; new URL() ${perLink(bare)}`);
+print('the same with 10,000 cards more in the book', many / few, 1.2, perLink(many));
+
+const page = bigPage();
+const found = bringIn(page, book).length;
+const readPage = (): void => {
+  sink += bringIn(page, book).length;
+};
+const [tokens, reading] = fastest(() => tokenise(page), readPage) as [number, number];
+print(
+  `find and read ${found} embeds in a page of ${(page.length / 1e6).toFixed(1)} MB`,
+  reading / tokens,
+  1.5,
+  `${reading.toFixed(1)} ms; tokenising ${tokens.toFixed(1)} ms`,
+);
+if (sink === 0) throw new Error('nothing was measured');

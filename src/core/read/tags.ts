@@ -1,0 +1,95 @@
+import { Tokenizer } from 'htmlparser2';
+import type { Attribute, Range } from '../model/candidate.ts';
+
+/** A start tag, as it stands in the text; `range` of an attribute is that of its value. */
+export interface Tag {
+  name: string;
+  from: number;
+  to: number;
+  attributes: (Attribute & { range: Range | null })[];
+  unclosed?: boolean;
+}
+
+/** The start tags of the wanted elements and the runs of text between all tags, in one pass of the tokeniser. */
+export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag[]; texts: Range[] } {
+  const tags: Tag[] = [];
+  const texts: Range[] = [];
+  const lengths = [...wanted].map((w) => w.length);
+  const [shortest, longest] = [Math.min(...lengths), Math.max(...lengths)];
+  let tag = null as Tag | null;
+  let name = '';
+  let value: string | null = null;
+  let nameEnd = 0;
+
+  const close = (end: number): void => {
+    if (!tag) return;
+    tag.to = end + 1;
+    tags.push(tag);
+    tag = null;
+  };
+  const append = (piece: string): void => {
+    value = (value ?? '') + piece;
+  };
+  const ignore = (): void => undefined;
+  const tokenizer = new Tokenizer(
+    { decodeEntities: true },
+    {
+      onopentagname(from, to) {
+        const length = to - from;
+        tag = null;
+        if (length > longest || length < shortest) return;
+        const tagName = text.slice(from, to).toLowerCase();
+        if (wanted.has(tagName)) tag = { name: tagName, from: from - 1, to, attributes: [] };
+      },
+      onattribname(from, to) {
+        if (tag) name = text.slice(from, to).toLowerCase();
+        value = null;
+        nameEnd = to;
+      },
+      onattribdata(from, to) {
+        if (tag) append(text.slice(from, to));
+      },
+      onattribentity(codepoint) {
+        if (tag) append(String.fromCodePoint(codepoint));
+      },
+      onattribend(quote, end) {
+        if (!tag) return;
+        const range: Range | null = value === null ? null : valueRange(text, nameEnd, end, Number(quote) > UNQUOTED);
+        // HTML, 13.2.5.33: of two attributes with one name, the first holds.
+        if (tag.attributes.length < MOST_ATTRIBUTES && !tag.attributes.some((a) => a.name === name))
+          tag.attributes.push({ name, value: value ?? (Number(quote) > 0 ? '' : null), range });
+      },
+      onopentagend: close,
+      onselfclosingtag: close,
+      ontext(from, to) {
+        texts.push([from, to]);
+      },
+      ontextentity: ignore,
+      onclosetag: ignore,
+      oncomment: ignore,
+      oncdata: ignore,
+      ondeclaration: ignore,
+      onprocessinginstruction: ignore,
+      onend: ignore,
+    },
+  );
+  tokenizer.write(text);
+  tokenizer.end();
+  if (tag) {
+    tag.unclosed = true;
+    close(text.length - 1);
+  }
+  return { tags, texts };
+}
+
+/** Where the value of an attribute stands, between its quotes, with whatever entities are in it. */
+function valueRange(text: string, nameEnd: number, end: number, quoted: boolean): Range {
+  let from = text.indexOf('=', nameEnd) + 1;
+  while (/\s/.test(text.charAt(from))) from++;
+  return quoted ? [from + 1, end - 1] : [from, end];
+}
+
+/** The tokeniser's word for a value without quotes; quoted ones end one later, after the quote. */
+const UNQUOTED = 1;
+/** More than any code in earnest has; keeps the search for doubles short. */
+const MOST_ATTRIBUTES = 200;
