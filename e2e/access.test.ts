@@ -1,18 +1,11 @@
 import axe from 'axe-core';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
 import { bringIn, choose, openToken } from './bench.ts';
-import { allowClipboard, find, launchBrowser, newVisitor, press, readClipboard, startServer, waitForText, type Running } from './driver.ts';
+import { allowClipboard, find, newVisitor, press, readClipboard, waitForText } from './driver.ts';
+import { useServerAndBrowser } from './world.ts';
 
-let server: Running;
-let browser: Browser;
-beforeAll(async () => {
-  [server, browser] = await Promise.all([startServer(), launchBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-});
+const world = useServerAndBrowser();
 
 /** What axe finds on the screen as it stands; the framed page of the preview is not the application's. */
 async function findings(page: Page): Promise<string[]> {
@@ -31,14 +24,14 @@ describe.each([
   ['night', 390],
 ] as const)('%s glass, %d px wide', (glass, width) => {
   test('axe finds nothing on the Bench, its editors, and the Shelf', async () => {
-    const { context, page } = await newVisitor(browser, { width, height: 800 });
+    const { context, page } = await newVisitor(world.browser, { width, height: 800 });
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: glass === 'day' ? 'light' : 'dark' }]);
-    await page.goto(server.address);
+    await page.goto(world.server.address);
     await waitForText(page, 'Opening the sluice');
     expect(await page.evaluate(() => document.documentElement.dataset.glass)).toBe(glass);
-    await bringIn(page, `http://lanternreel.localhost:${server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
+    await bringIn(page, `http://lanternreel.localhost:${world.server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
     await waitForText(page, 'The ferry at first light');
     await choose(page, 'waits for a press', 'Autoplay', 'on');
     await choose(page, 'then anyone’s videos', 'Related videos', 'None');
@@ -54,11 +47,11 @@ describe.each([
 });
 
 test('the whole job can be done by keyboard alone', async () => {
-  const { context, page } = await newVisitor(browser);
-  await page.goto(server.address);
+  const { context, page } = await newVisitor(world.browser);
+  await page.goto(world.server.address);
   await waitForText(page, 'Opening the sluice');
   await page.keyboard.press('p');
-  await page.keyboard.type(`http://lanternreel.localhost:${server.port}/see/f3rryday`);
+  await page.keyboard.type(`http://lanternreel.localhost:${world.server.port}/see/f3rryday`);
   await waitForText(page, 'The ferry at first light');
   const start = await find(page, 'button', 'from the start');
   await start.focus();

@@ -1,25 +1,19 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
 import { bringIn, choose, codeOf, copyCode, openBench, openToken, type } from './bench.ts';
-import { find, launchBrowser, newVisitor, paste, press, startServer, waitForText, type Running } from './driver.ts';
+import { find, newVisitor, paste, press, startServer, waitForText } from './driver.ts';
+import { useServerAndBrowser } from './world.ts';
 
-let server: Running;
-let browser: Browser;
-beforeAll(async () => {
-  [server, browser] = await Promise.all([startServer(), launchBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-});
+const world = useServerAndBrowser();
 
-const host = (name: string): string => `http://${name}.localhost:${server.port}`;
+const { host } = world;
 const video = (): string => `${host('lanternreel')}/see/k7wq2m9d`;
 
-async function onBench(work: (page: Page) => Promise<void>, path = '/'): Promise<void> {
-  const { page, close } = await openBench(browser, server.address, path);
+async function onBench(work: (page: Page) => Promise<void>): Promise<void> {
+  const { context, page } = await newVisitor(world.browser);
+  await openBench(page, world.server.address);
   await work(page);
-  await close();
+  await context.close();
 }
 
 describe('the first start', () => {
@@ -43,7 +37,7 @@ describe('bringing in', () => {
     }));
 
   test.each([
-    ['prose without a link', 'We open at eight.', 'There is no link and no embed code in this text.'],
+    ['prose without a link', 'We open at eight.', 'There is neither a link nor embed code in this text.'],
     ['a broken identifier', 'LINK/see/k7wq2', '“k7wq2” is not complete'],
     ['an address that runs code', 'javascript:alert(1)', 'An address that begins with javascript: could run code'],
     ['code of an unsupported kind', '<script src="https://a.example/b.js"></script>', 'This code loads a script'],
@@ -61,7 +55,7 @@ describe('bringing in', () => {
     onBench(async (page) => {
       await bringIn(page, `${host('foliobarn')}/d/vst-4m2k9q/edit`);
       await waitForText(page, 'visitors would be asked to sign in');
-      await press(page, 'button', `Use foliobarn.localhost:${server.port}/d/vst-4m2k9q/released`);
+      await press(page, 'button', `Use foliobarn.localhost:${world.server.port}/d/vst-4m2k9q/released`);
       await waitForText(page, 'Visitor leaflet');
     }));
 
@@ -176,8 +170,8 @@ describe('settings', () => {
 
 describe('keeping', () => {
   test('a reload and a closed tab bring the work back, and the Shelf has it', async () => {
-    const { context, page } = await newVisitor(browser);
-    await page.goto(server.address);
+    const { context, page } = await newVisitor(world.browser);
+    await page.goto(world.server.address);
     await bringIn(page, `${host('lanternreel')}/see/f3rryday`);
     await waitForText(page, 'The ferry at first light');
     await type(page, 'from the start', 'Start time', '31');
@@ -186,7 +180,7 @@ describe('keeping', () => {
     await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
     await page.close();
     const again = await context.newPage();
-    await again.goto(server.address);
+    await again.goto(world.server.address);
     await again.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
     await press(again, 'link', 'Shelf');
     await waitForText(again, 'The ferry at first light');
@@ -201,13 +195,13 @@ describe('keeping', () => {
   });
 
   test('without a store, everything works, and it is said that nothing is kept', async () => {
-    const { context, page } = await newVisitor(browser);
+    const { context, page } = await newVisitor(world.browser);
     await page.evaluateOnNewDocument(() => {
       IDBFactory.prototype.open = () => {
         throw new DOMException('not here', 'SecurityError');
       };
     });
-    await page.goto(server.address);
+    await page.goto(world.server.address);
     await waitForText(page, 'This window keeps no data');
     await bringIn(page, `${host('lanternreel')}/see/f3rryday`);
     await waitForText(page, 'The ferry at first light');
@@ -217,7 +211,7 @@ describe('keeping', () => {
 
   test('when the server goes, it is said, and nothing is lost', async () => {
     const other = await startServer();
-    const { context, page } = await newVisitor(browser);
+    const { context, page } = await newVisitor(world.browser);
     await page.goto(other.address);
     await waitForText(page, 'Opening the sluice');
     await other.stop();

@@ -1,16 +1,10 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { allowClipboard, find, newVisitor, paste, press, readClipboard, waitForText } from './driver.ts';
+import type { Page } from 'puppeteer-core';
+import { allowClipboard, find, paste, press, readClipboard, waitForText } from './driver.ts';
 
-/** The Bench as a publisher uses it. */
-export async function openBench(
-  browser: Browser,
-  address: string,
-  path = '/',
-): Promise<{ page: Page; close: () => Promise<void> }> {
-  const { context, page } = await newVisitor(browser);
-  await page.goto(address + path);
+/** Opens the Bench and waits until it can be used. */
+export async function openBench(page: Page, address: string): Promise<void> {
+  await page.goto(address);
   await find(page, 'textbox', 'Share link or embed code');
-  return { page, close: () => context.close() };
 }
 
 /** Replaces what stands in the paste line. */

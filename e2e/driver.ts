@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
 
 /** The one driver of all user flows: the real server, a real browser, and things looked up by role and name. */
 const root = join(import.meta.dirname, '..');
@@ -14,9 +14,9 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
-/** Starts the application's server in a process of its own, on a free port. */
-export async function startServer(): Promise<Running> {
-  const port = await freePort();
+/** Starts the application's server in a process of its own, on a free port unless one is given. */
+export async function startServer(wanted?: number): Promise<Running> {
+  const port = wanted ?? (await freePort());
   const server: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/server/main.ts')], {
     env: { ...process.env, PORT: String(port), LOG: 'silent' },
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -40,21 +40,6 @@ async function freePort(): Promise<number> {
   probe.close();
   await once(probe, 'close');
   return port;
-}
-
-export function launchBrowser(): Promise<Browser> {
-  return puppeteer.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
 }
 
 /** A visitor with an empty browser store. */

@@ -52,7 +52,7 @@ test('every form of code passes the checker of the W3C without an error', () => 
   expect(pages).toBeGreaterThan(300);
   const check = (): string =>
     execFileSync('java', ['-jar', vnu, '--errors-only', '--format', 'gnu', folder], { encoding: 'utf8', stdio: 'pipe' });
-  let complaint = '';
+  let complaint: string;
   try {
     complaint = check();
   } catch (error) {

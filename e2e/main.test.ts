@@ -1,31 +1,29 @@
-import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
-import { launchBrowser, serveForeignPage, startServer, waitForText, watchPage, type Report, type Running } from './driver.ts';
+import { newVisitor, serveForeignPage, waitForText, watchPage, type Report } from './driver.ts';
 import { misfit } from './observe.ts';
+import { useServerAndBrowser } from './world.ts';
 
-let server: Running;
-let browser: Browser;
-beforeAll(async () => {
-  [server, browser] = await Promise.all([startServer(), launchBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-});
+const world = useServerAndBrowser();
+
+async function visitBench() {
+  const visitor = await newVisitor(world.browser);
+  await openBench(visitor.page, world.server.address);
+  return visitor;
+}
 
 /** The code in a page of somebody else, opened by a visitor who was never here. */
 async function publish(code: string) {
   const foreign = await serveForeignPage(code);
-  const watch = await watchPage(browser, foreign.address);
+  const watch = await watchPage(world.browser, foreign.address);
   return { ...watch, close: async () => (await watch.close(), foreign.stop()) };
 }
 
-const host = (name: string): string => `http://${name}.localhost:${server.port}`;
+const { host } = world;
 
 describe('from a share link to a page that behaves', () => {
   test('a video begins by itself at 0:42, muted, and ends with its own channel only', async () => {
-    const bench = await openBench(browser, server.address);
+    const bench = await visitBench();
     await bringIn(bench.page, `${host('lanternreel')}/see/l0wwalk3?ref=letter`);
     await waitForText(bench.page, 'A walk at low water');
     await type(bench.page, 'from the start', 'Start time', '0:42');
@@ -34,7 +32,7 @@ describe('from a share link to a page that behaves', () => {
     await choose(bench.page, 'then anyone’s videos', 'Related videos', 'Same channel');
     await type(bench.page, 'plays to the end', 'End time', '46');
     const code = await copyCode(bench.page);
-    await bench.close();
+    await bench.context.close();
     expect(code).toContain('<iframe');
 
     const site = await publish(code);
@@ -50,12 +48,12 @@ describe('from a share link to a page that behaves', () => {
   });
 
   test('left to the host, the same video waits, has sound, and ends with videos of others', async () => {
-    const bench = await openBench(browser, server.address);
+    const bench = await visitBench();
     await bringIn(bench.page, `${host('lanternreel')}/see/n01sydog`);
     await waitForText(bench.page, 'A dog greets the tide');
     await type(bench.page, 'from the start', 'Start time', '42');
     const code = await copyCode(bench.page);
-    await bench.close();
+    await bench.context.close();
     const site = await publish(code);
     const ready = await site.until((r) => r.reel === 'ready');
     expect(ready.hushed).toBe(false);
@@ -67,14 +65,14 @@ describe('from a share link to a page that behaves', () => {
   });
 
   test('a recording shows its slim player in the colour asked for, and waits for the visitor', async () => {
-    const bench = await openBench(browser, server.address);
+    const bench = await visitBench();
     await bringIn(bench.page, `${host('murmurfold')}/quillmarsh-mill/the-mill-at-night`);
     await waitForText(bench.page, 'The mill at night');
     await choose(bench.page, 'usual player', 'Player size', 'Slim');
     await type(bench.page, 'usual colour', 'Accent colour', '#2f6f7e');
     await choose(bench.page, 'artwork as usual', 'Artwork', 'off');
     const code = await copyCode(bench.page);
-    await bench.close();
+    await bench.context.close();
     const site = await publish(code);
     const { murmur } = (await site.until((r) => 'murmur' in r)) as { murmur: Report };
     expect(murmur).toMatchObject({ now: 'open', look: 'slim', tint: '#2f6f7e', art: false, track: 'The mill at night' });
@@ -84,13 +82,13 @@ describe('from a share link to a page that behaves', () => {
   });
 
   test('a document opens at its page, without tools', async () => {
-    const bench = await openBench(browser, server.address);
+    const bench = await visitBench();
     await bringIn(bench.page, `Please read ${host('foliobarn')}/d/grd-7t1x5w/view, it is short.`);
     await waitForText(bench.page, 'Guide for new millers');
     await type(bench.page, 'opens at page 1', 'Start page', '5');
     await choose(bench.page, 'controls shown', 'Controls', 'off');
     const code = await copyCode(bench.page);
-    await bench.close();
+    await bench.context.close();
     const site = await publish(code);
     const { folio } = (await site.until((r) => 'folio' in r)) as { folio: Report };
     expect(folio).toMatchObject({ did: 'opened', leaf: 5, bare: true });

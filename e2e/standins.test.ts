@@ -1,26 +1,18 @@
-import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { launchBrowser, serveForeignPage, startServer, watchPage, type Report, type Running } from './driver.ts';
+import { expect, test } from 'vitest';
+import { serveForeignPage, watchPage, type Report } from './driver.ts';
 
-/** What the players of the sample world observably do; the product's own claims are checked against them. */
-let server: Running;
-let browser: Browser;
-beforeAll(async () => {
-  [server, browser] = await Promise.all([startServer(), launchBrowser()]);
-});
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-});
+/** What the players of the sample world observably do; the product's own claims are checked against them. */ import { useServerAndBrowser } from './world.ts';
 
-const host = (name: string): string => `http://${name}.localhost:${server.port}`;
+const world = useServerAndBrowser();
+
+const { host } = world;
 const reel = (path: string): string => `${host('frames.lanternreel')}/f/${path}`;
 
 async function framed(address: string) {
   const foreign = await serveForeignPage(
     `<iframe src="${address.replaceAll('&', '&amp;')}" width="560" height="315" title="player"></iframe>`,
   );
-  const watch = await watchPage(browser, foreign.address);
+  const watch = await watchPage(world.browser, foreign.address);
   const frame = watch.page.frames().find((f) => f !== watch.page.mainFrame())!;
   return { ...watch, frame, close: async () => (await watch.close(), foreign.stop()) };
 }

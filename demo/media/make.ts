@@ -6,7 +6,8 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import puppeteer, { type Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
+import { launchBrowser } from '../../e2e/browser.ts';
 import { makeSound, SAMPLE_RATE } from './sound.ts';
 
 interface Scene {
@@ -80,22 +81,13 @@ async function makeCover(page: Page, item: DemoItem): Promise<void> {
 }
 
 mkdirSync(files, { recursive: true });
-const browser = await puppeteer.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await launchBrowser();
 try {
   const page = await browser.newPage();
   await page.addScriptTag({ path: join(here, 'scenes.js') });
-  for (const item of items) {
+  // Ids as arguments make only those anew.
+  const wanted = process.argv.slice(2);
+  for (const item of items.filter(({ id }) => wanted.length === 0 || wanted.includes(id))) {
     await makeCover(page, item);
     if (item.scene && item.kind === 'audio') await makeAudio(item);
     else if (item.scene) await makeVideo(page, item);

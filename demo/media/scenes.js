@@ -86,10 +86,12 @@ const SUBJECTS = {
     }
   },
   sound(c, { width: w, height: h, hue }) {
-    for (let i = 0; i < 24; i++) {
-      const tall = h * (0.1 + 0.3 * Math.abs(Math.sin(i * 1.7 + hue)));
-      c.fillStyle = tone(hue, 40, 30);
-      c.fillRect(w * 0.08 + (i * w * 0.84) / 24, h / 2 - tall, w * 0.02, tall * 2);
+    c.lineWidth = w * 0.012;
+    for (let i = 1; i < 12; i++) {
+      c.strokeStyle = tone(hue, 40, 22 + i * 4);
+      c.beginPath();
+      c.ellipse(w * (0.3 + (hue % 40) / 100), h * 0.7, w * 0.08 * i, h * 0.035 * i, 0, Math.PI, Math.PI * 2);
+      c.stroke();
     }
   },
   leaf(c, { width: w, height: h, hue }) {

@@ -2,7 +2,7 @@ import { bringIn, makeEmbed } from '../core/pipeline.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { parseValue, type SettingValue } from '../core/model/values.ts';
 import { isSettingId, settingOf, type SettingId, type Settings } from '../core/settings/list.ts';
-import { FORMS, isFormId } from '../core/write/forms/list.ts';
+import { FORMS, isCodeForm } from '../core/write/forms/list.ts';
 import { sayFinding, sayReason, sayRefusal, sayWrongValue, STATE_WORDS } from '../messages/en.ts';
 import { openBook, readFileOrSay, readText, UsageError } from './io.ts';
 
@@ -17,7 +17,7 @@ interface Options {
 /** Prints the code for the first thing in the text that can be embedded. */
 export async function embed(argument: string, options: Options): Promise<number> {
   const { form } = options;
-  if (!isFormId(form))
+  if (!isCodeForm(form))
     throw new UsageError(`There is no form of code called “${form}”. There are ${FORMS.map((f) => f.id).join(', ')}.`);
   const book = openBook(options.hosts);
   const asked = readSettings(options.set);

@@ -10,7 +10,7 @@ import { plan } from './plan/plan.ts';
 import { read } from './read/read.ts';
 import { recognise, type Recognition } from './recognise/recognise.ts';
 import type { Settings } from './settings/list.ts';
-import type { FormId } from './write/forms/list.ts';
+import type { CodeFormId } from './write/forms/list.ts';
 import { write } from './write/write.ts';
 
 /**
@@ -20,7 +20,7 @@ import { write } from './write/write.ts';
 export interface Surroundings {
   book: HostBook;
   site: Site | null;
-  form: FormId;
+  form: CodeFormId;
   facts: Facts;
 }
 

@@ -2,7 +2,7 @@ import type { CheckId } from '../core/check/checks/list.ts';
 import type { Refusal, Repair } from '../core/model/candidate.ts';
 import type { Finding, Remedy } from '../core/model/finding.ts';
 import type { Item } from '../core/model/item.ts';
-import type { PlanEntry, Reason, SettingsFix, State } from '../core/model/plan.ts';
+import type { PlanEntry, Reason, Sent, SettingsFix, State } from '../core/model/plan.ts';
 import type { Meaning } from '../core/recognise/anatomy.ts';
 import { settingOf, type SettingId } from '../core/settings/list.ts';
 import { writeValue, type SettingValue } from '../core/model/values.ts';
@@ -15,7 +15,7 @@ const REFUSALS: Sentences<Refusal> = {
   tooLong: ({ most }) =>
     `The text is longer than ${most / 1_000_000} million characters. Paste only the part with the link or the embed code.`,
   nothingFound: () =>
-    'There is no link and no embed code in this text. A share link begins with https:// and stands behind “Share” on the page of the host.',
+    'There is neither a link nor embed code in this text. A share link begins with https:// and stands behind “Share” on the page of the host.',
   unsafeScheme: ({ scheme }) =>
     `An address that begins with ${scheme}: could run code or show a file of yours, and is never put into a page. Paste the share link, which begins with https://.`,
   notAnAddress: ({ text }) => `“${text}” is not a web address. Copy the whole link once more, from https:// to its end.`,
@@ -82,7 +82,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   tooWide: ({ expected }) => `Make it ${expected} px`,
   autoplayAudio: () => 'Wait for the visitor',
   ratioDiffers: ({ expected }) => `Use ${expected}`,
-  titleMissing: ({ expected }) => `Use “${expected}”`,
+  titleMissing: ({ expected }) => (expected === '' ? 'Write a title' : `Use “${expected}”`),
   unknownParameter: ({ actual }) => `Drop ${actual}`,
 };
 
@@ -146,7 +146,7 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   loop: ['plays once', (v) => (v === 'on' ? 'begins again' : 'plays once')],
   related: [
     'then anyone’s videos',
-    (v) => ({ any: 'then anyone’s videos', same: 'then its own channel’s videos', none: 'then no videos' })[v] ?? v,
+    (v) => ({ any: 'then anyone’s videos', same: 'then its own channel', none: 'then no videos' })[v] ?? v,
   ],
   load: ['loads with the page', (v) => (v === 'near' ? 'loads when near' : 'loads with the page')],
   title: ['no title', (v) => `titled “${v}”`],
@@ -189,12 +189,12 @@ export function sayFix(fix: SettingsFix): string {
 
 /** What became of a setting, in one line. */
 export function sayState({ state, sent, reason }: PlanEntry): string {
-  const how =
-    sent.length > 0
-      ? `, as ${sent.map((s) => (s.in === 'origin' ? `the ${s.value} domain` : `${s.name}=${s.value}`)).join(' and ')}`
-      : '';
+  const how = sent.length > 0 ? `${state === 'sent' ? '' : ', sent'} as ${saySent(sent)}` : '';
   return `${STATE_WORDS[state]}${how}. ${sayReason(reason)}`;
 }
+
+const saySent = (sent: readonly Sent[]): string =>
+  sent.map((s) => (s.in === 'origin' ? `the ${s.value} domain` : `${s.name}=${s.value}`)).join(' and ');
 
 export const sayOrigin = ({ kind, host }: Item): string =>
   `This says which item it is: ${KIND_WORDS[kind]}${host ? '' : ' of a host without a card'}.`;

@@ -33,7 +33,12 @@ async function save(store: Store): Promise<void> {
   const work = selectWork(state);
   if (work.text.trim() === '') return;
   const item = selectItem(state);
-  const title = String(selectEmbed(state)?.settings.title ?? selectFacts(state).title ?? item?.id ?? work.text.slice(0, 80));
+  const title = String(
+    selectEmbed(state)?.settings.title ??
+      selectFacts(state).title ??
+      item?.canonical.replace(/^https?:\/\//, '') ??
+      work.text.slice(0, 80),
+  );
   try {
     await saveEmbed({ id: work.id, work, title, host: item?.host ?? '', kind: item?.kind ?? '' }, Date.now());
     if (state.view.storage !== 'works') store.dispatch(storageFound('works'));

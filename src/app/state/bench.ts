@@ -1,6 +1,6 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
 import type { SettingsFix } from '../../core/model/plan.ts';
-import type { FormId } from '../../core/write/forms/list.ts';
+import type { CodeFormId } from '../../core/write/forms/list.ts';
 import type { Work } from './work.ts';
 
 /** The Bench: one work, its past, and what was undone. Steps of one gesture are one step to undo. */
@@ -68,7 +68,7 @@ export const benchSlice = createSlice({
     gestureEnded: (state) => {
       state.gesture = null;
     },
-    formChosen: (state, { payload }: PayloadAction<FormId>) => step(state, { form: payload }),
+    formChosen: (state, { payload }: PayloadAction<CodeFormId>) => step(state, { form: payload }),
     siteChosen: (state, { payload }: PayloadAction<string>) => step(state, { site: payload }),
     undone: (state) => {
       const before = state.past.pop();

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { isSettingId, type Settings } from '../../core/settings/list.ts';
-import { isFormId, type FormId } from '../../core/write/forms/list.ts';
+import { isCodeForm, type CodeFormId } from '../../core/write/forms/list.ts';
 
 /** One embed in the making: what was pasted, and what was changed. All that is saved and undone. */
 export interface Work {
@@ -11,7 +11,7 @@ export interface Work {
   choice: number;
   /** Settings that the publisher touched; null takes back what the link or code asks for. */
   changes: SettingsFix;
-  form: FormId;
+  form: CodeFormId;
   site: string;
 }
 
@@ -22,7 +22,7 @@ export const workSchema = z.object({
   changes: z.record(z.string(), z.union([z.string(), z.number(), z.null()])).transform((changes) => {
     return Object.fromEntries(Object.entries(changes).filter(([id]) => isSettingId(id)));
   }),
-  form: z.string().transform((id): FormId => (isFormId(id) ? id : 'responsive')),
+  form: z.string().transform((id): CodeFormId => (isCodeForm(id) ? id : 'responsive')),
   site: z.string(),
 });
 

@@ -7,6 +7,7 @@ import { bringIn, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
 import { book, sites } from '../tests/world.ts';
 import { FORMS } from '../write/forms/list.ts';
+import { withoutParameter } from './withoutParameter.ts';
 import { CHECKS } from './checks/list.ts';
 
 const VIDEO = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
@@ -40,7 +41,10 @@ describe('each check finds its trouble, and its remedy ends it', () => {
       const after = Object.fromEntries(Object.entries({ ...settings, ...fix.change }).filter(([, v]) => v !== null));
       expect(findings(link, after, { title: 'Sluice' })).toEqual([]);
     } else {
-      const after = fix.by === 'text' ? link.replace(fix.replace, fix.with) : link.replace(`?${fix.drop}`, '');
+      const after =
+        fix.by === 'text'
+          ? link.replace(fix.replace, fix.with)
+          : withoutParameter(link, [0, link.length], (fix as { drop: string }).drop);
       expect(findings(after, settings)).toEqual([]);
     }
   });

@@ -1,11 +1,16 @@
 import type { Range } from './candidate.ts';
+import type { SettingId } from '../settings/list.ts';
 import type { SettingsFix } from './plan.ts';
 
 export type Severity = 'error' | 'warning' | 'note';
 
 /** What one press does: change settings, or change the text that was brought in. */
 export type Remedy =
-  { by: 'settings'; change: SettingsFix } | { by: 'text'; replace: string; with: string } | { by: 'parameter'; drop: string };
+  | { by: 'settings'; change: SettingsFix }
+  | { by: 'text'; replace: string; with: string }
+  | { by: 'parameter'; drop: string }
+  /** The publisher's own words are needed: the setting is opened. */
+  | { by: 'asking'; setting: SettingId };
 
 /** A thing that would go wrong, as data. The sentence is in the message file, by `code`. */
 export interface Finding {

@@ -26,7 +26,7 @@ export function plan(item: Item, settings: Settings, book: HostBook, site: Site 
     parts: planParts(item, entries),
     link: planLink(asked),
     allow: planAllow(asked, entries),
-    fullscreen: target?.target.allow.includes('fullscreen') ?? true,
+    fullscreen: target?.target.allow.includes('fullscreen') ?? false,
     box: planBox(asked, site),
     frame: settings,
   };

@@ -72,7 +72,7 @@ describe('what is refused, with the sentence that the publisher sees', () => {
   test.each([
     ['', 'Nothing is pasted yet.'],
     ['   \n', 'Nothing is pasted yet.'],
-    ['We are open on Sundays.', 'There is no link and no embed code in this text.'],
+    ['We are open on Sundays.', 'There is neither a link nor embed code in this text.'],
     [
       'http://lanternreel.localhost:4600/see/k7wq2',
       '“k7wq2” is not complete: on Lanternreel this part is eight small letters or digits, such as k7wq2m9d.',

@@ -29,13 +29,15 @@ export function anatomy(text: string, candidate: Candidate, book: HostBook): Seg
   if (address === null || addressRange === null) return range[1] > range[0] ? [{ range, meaning: { role: 'broken' } }] : [];
   const match = matchLink(splitAddress(address), book);
   const found = match && !('refusal' in match) ? match : null;
-  const segments = addressSegments(text.slice(...addressRange), addressRange[0], found, match !== null);
+  const refused = match && 'refusal' in match ? match.refusal : null;
+  const name = found?.form.card.card.name ?? (refused && 'host' in refused ? refused.host : null);
+  const segments = addressSegments(text.slice(...addressRange), addressRange[0], found, name);
   return [...segments, ...attributeSegments(text, candidate)].sort((a, b) => a.range[0] - b.range[0]);
 }
 
 const PARTS = /^((?:https?:)?\/\/)?([^/?#]*)([^?#]*)(\?[^#]*)?(#.*)?$/is;
 
-function addressSegments(written: string, offset: number, match: LinkMatch | null, known: boolean): Segment[] {
+function addressSegments(written: string, offset: number, match: LinkMatch | null, name: string | null): Segment[] {
   const parts = PARTS.exec(written.trim());
   if (!parts) return [];
   const [, scheme = '', host = '', path = '', query = '', fragment = ''] = parts;
@@ -43,8 +45,8 @@ function addressSegments(written: string, offset: number, match: LinkMatch | nul
   const pathFrom = start + scheme.length + host.length;
   const queryFrom = pathFrom + path.length;
   return [
-    { range: [start, pathFrom], meaning: { role: 'host', name: match?.form.card.card.name ?? null } },
-    ...pathSegments(path, pathFrom, match, known),
+    { range: [start, pathFrom], meaning: { role: 'host', name } },
+    ...pathSegments(path, pathFrom, match, name !== null),
     ...parameterSegments(query, queryFrom, 'query', match),
     ...parameterSegments(fragment, queryFrom + query.length, 'fragment', match),
   ];

@@ -28,7 +28,6 @@ const READERS = new Map<string, AttributeReader>(
     loading: (value, settings) => put(settings, 'load', value === 'lazy' ? 'near' : value === 'eager' ? 'all' : ''),
     // Obsolete (HTML, 16.2), and done by the style that is written anyway.
     frameborder: (value) => value === '0' || value === 'no',
-    allowfullscreen: () => true,
     allow: (value, _, kept) => {
       kept.allow.push(
         ...value

@@ -23,7 +23,8 @@ export function frameElement({ item, plan }: WriteInput, sizing: { attributes: T
     });
   if (plan.fullscreen) attributes.push({ name: 'allowfullscreen', value: null });
   for (const { name, value } of item.kept.attributes)
-    attributes.push({ name, value: value === null ? null : [{ text: value }], origin: 'item' });
+    if (!attributes.some((a) => a.name === name))
+      attributes.push({ name, value: value === null ? null : [{ text: value }], origin: 'item' });
   return { tag: 'iframe', attributes };
 }
 

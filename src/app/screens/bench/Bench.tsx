@@ -1,4 +1,10 @@
 import './bench.css';
+import './paste.css';
+import './anatomy.css';
+import './page.css';
+import './moments.css';
+import './code.css';
+import './checks.css';
 import { useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { broughtIn } from '../../state/bench.ts';
 import { selectItem } from '../../state/selectors.ts';
@@ -35,8 +41,10 @@ export function Bench(): ReactElement {
       <AnatomyStrip />
       <PagePane />
       <Moments />
-      <CodePane />
-      <Checks />
+      <div className="side">
+        <CodePane />
+        <Checks />
+      </div>
     </div>
   );
 }

@@ -1,11 +1,13 @@
 import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { CHECKS } from '../../../core/check/checks/list.ts';
+import { withoutParameter } from '../../../core/check/withoutParameter.ts';
 import type { Finding, Remedy } from '../../../core/model/finding.ts';
 import { sayFinding, sayRemedy } from '../../../messages/en.ts';
 import { changed, textEdited } from '../../state/bench.ts';
 import { selectEmbed, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { tokenOpened } from '../../state/view.ts';
 
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
@@ -63,19 +65,7 @@ function useRemedy(remedy: Remedy | undefined): () => void {
   return () => {
     if (remedy?.by === 'settings') dispatch(changed({ change: remedy.change }));
     if (remedy?.by === 'text') dispatch(textEdited(text.replace(remedy.replace, remedy.with)));
+    if (remedy?.by === 'asking') dispatch(tokenOpened(remedy.setting));
     if (remedy?.by === 'parameter' && range) dispatch(textEdited(withoutParameter(text, range, remedy.drop)));
   };
-}
-
-/** Takes a parameter out of the address, with the sign that joins it. */
-function withoutParameter(text: string, [from, to]: readonly [number, number], raw: string): string {
-  const address = text.slice(from, to);
-  const spelt = address.includes(raw) ? raw : raw.replaceAll('&', '&amp;');
-  const at = address.indexOf(spelt);
-  if (at < 0) return text;
-  const head = address.slice(0, at).replace(/&(?:amp;)?$/i, '');
-  const tail = address.slice(at + spelt.length);
-  const rest = /[?#]$/.test(head) ? tail.replace(/^&(?:amp;)?/i, '') : tail;
-  const tidy = rest === '' || rest.startsWith('#') ? head.replace(/[?#]$/, '') + rest : head + rest;
-  return text.slice(0, from) + tidy + text.slice(to);
 }

@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import type { Code } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
-import { FORMS, type FormId } from '../../../core/write/forms/list.ts';
+import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { formChosen } from '../../state/bench.ts';
@@ -29,7 +29,7 @@ export function CodePane(): ReactElement {
       <div className="code-head">
         <label>
           Form{' '}
-          <select value={form} onChange={(event) => dispatch(formChosen(event.target.value as FormId))}>
+          <select value={form} onChange={(event) => dispatch(formChosen(event.target.value as CodeFormId))}>
             {FORMS.map(({ id, label }) => (
               <option key={id} value={id}>
                 {label}

@@ -43,9 +43,7 @@ interface StationProps {
 
 function Station({ moment, name, words, item, settings }: StationProps): ReactElement | null {
   const book = useAppSelector(selectBook);
-  const all = SETTINGS.filter((s) => s.moment === moment && (makesSense(s.id, item.kind) || settings[s.id] !== undefined)).map(
-    (s) => s.id,
-  );
+  const all = SETTINGS.filter((s) => s.moment === moment && (belongs(s, item) || settings[s.id] !== undefined)).map((s) => s.id);
   const shown = all.filter((id) => settings[id] !== undefined || offerOf(id, item, book) === 'offered');
   const lacking = all.filter((id) => !shown.includes(id));
   if (all.length === 0) return null;
@@ -72,3 +70,7 @@ function Station({ moment, name, words, item, settings }: StationProps): ReactEl
     </div>
   );
 }
+
+/** Without a host, only the frame can be set. */
+const belongs = ({ id, moment }: (typeof SETTINGS)[number], { host, kind }: Item): boolean =>
+  moment === 'frame' || (host !== null && makesSense(id, kind));

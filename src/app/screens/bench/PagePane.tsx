@@ -22,7 +22,7 @@ export interface Layout {
 
 /** Room below the embed that shows how the page goes on, and the smallest scale that can still be read. */
 const BELOW = 48;
-const SMALLEST = 0.5;
+const SMALLEST = 0.6;
 /** Below this room, in pixels, the page is shown as a phone shows it. */
 const HAND = 500;
 

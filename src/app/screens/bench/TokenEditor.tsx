@@ -2,7 +2,7 @@ import { Button, Popover } from '@mui/material';
 import type { ReactElement } from 'react';
 import type { PlanEntry } from '../../../core/model/plan.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
-import { sayFix, sayReason, STATE_WORDS } from '../../../messages/en.ts';
+import { sayFix, sayState } from '../../../messages/en.ts';
 import { changed } from '../../state/bench.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -58,19 +58,9 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
   const dispatch = useAppDispatch();
-  const sent = entry.sent.map((s) => (s.in === 'origin' ? `the ${s.value} domain` : `${s.name}=${s.value}`));
   return (
     <div className="outcome" data-state={entry.state} role="status">
-      <p>
-        <strong>{STATE_WORDS[entry.state]}</strong>
-        {sent.length > 0 && (
-          <>
-            {' as '}
-            <code>{sent.join(' and ')}</code>
-          </>
-        )}
-        . {sayReason(entry.reason)}
-      </p>
+      <p>{sayState(entry)}</p>
       {entry.fix && (
         <Button variant="outlined" color="warning" onClick={() => dispatch(changed({ change: entry.fix! }))}>
           {sayFix(entry.fix)}

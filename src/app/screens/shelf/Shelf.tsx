@@ -3,7 +3,9 @@ import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import { KIND_WORDS } from '../../../messages/en.ts';
+import type { SettingValue } from '../../../core/model/values.ts';
+import type { SettingId } from '../../../core/settings/list.ts';
+import { KIND_WORDS, saySetting } from '../../../messages/en.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { listEmbeds, removeEmbed, restoreEmbed, type SavedEmbed } from '../../storage/database.ts';
 
@@ -51,6 +53,7 @@ function Rows({ embeds, onRemove }: { embeds: SavedEmbed[]; onRemove: (embed: Sa
             <th scope="col">Title</th>
             <th scope="col">What it is</th>
             <th scope="col">Host</th>
+            <th scope="col">What was set</th>
             <th scope="col">For the site</th>
             <th scope="col">Changed</th>
             <td />
@@ -64,6 +67,7 @@ function Rows({ embeds, onRemove }: { embeds: SavedEmbed[]; onRemove: (embed: Sa
               </th>
               <td>{KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? 'not recognised'}</td>
               <td>{cards.find((card) => card.id === embed.host)?.name ?? '–'}</td>
+              <td className="shelf-set">{setWords(embed)}</td>
               <td>{siteOf(embed.work.site)}</td>
               <td className="number">{when.format(embed.changed)}</td>
               <td>
@@ -80,3 +84,12 @@ function Rows({ embeds, onRemove }: { embeds: SavedEmbed[]; onRemove: (embed: Sa
 }
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** The settings that the publisher touched, as the sentences of the Bench. */
+function setWords({ work }: SavedEmbed): string {
+  const touched = Object.entries(work.changes).filter(([id, value]) => value !== null && id !== 'title') as [
+    SettingId,
+    SettingValue,
+  ][];
+  return touched.map(([id, value]) => saySetting(id, value)).join(' · ') || 'as the link says';
+}

@@ -1,3 +1,4 @@
+import type { Remedy } from '../../model/finding.ts';
 import { defineCheck, NOTHING } from '../rule.ts';
 
 export const titleMissing = defineCheck({
@@ -8,6 +9,7 @@ export const titleMissing = defineCheck({
   run: ({ settings, code, facts }) => {
     if (code.form === 'link' || String(settings.title ?? '').trim() !== '') return NOTHING;
     const title = facts.title?.trim();
-    return [{ place: null, actual: '', expected: title ?? '', ...(title && { remedy: { by: 'settings', change: { title } } }) }];
+    const remedy: Remedy = title ? { by: 'settings', change: { title } } : { by: 'asking', setting: 'title' };
+    return [{ place: null, actual: '', expected: title ?? '', remedy }];
   },
 });

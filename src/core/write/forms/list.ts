@@ -6,6 +6,6 @@ import { responsive } from './responsive.ts';
 /** Every form of code, in the order in which they are offered. One file each. */
 export const FORMS = [responsive, fixed, page, link] as const;
 
-export type FormId = (typeof FORMS)[number]['id'];
+export type CodeFormId = (typeof FORMS)[number]['id'];
 
-export const isFormId = (id: string): id is FormId => FORMS.some((form) => form.id === id);
+export const isCodeForm = (id: string): id is CodeFormId => FORMS.some((form) => form.id === id);

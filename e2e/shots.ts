@@ -1,0 +1,92 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { bringIn, choose, openBench, openToken, type } from './bench.ts';
+import { launchBrowser } from './browser.ts';
+import { WRITTEN_PORT } from '../src/standins/world.ts';
+import { newVisitor, press, startServer, waitForText } from './driver.ts';
+
+/** Takes the pictures of `docs/screenshots/`, from the demo data. */
+const folder = join(import.meta.dirname, '../docs/screenshots');
+mkdirSync(folder, { recursive: true });
+
+interface Shot {
+  name: string;
+  width?: number;
+  height?: number;
+  night?: boolean;
+  prepare: (page: Page, host: (name: string) => string) => Promise<void>;
+}
+
+async function makeVideo(page: Page, host: (name: string) => string): Promise<void> {
+  await bringIn(page, `${host('lanternreel')}/see/k7wq2m9d?at=42s&ref=letter`);
+  await waitForText(page, 'at 0:42');
+  await choose(page, 'waits for a press', 'Autoplay', 'on');
+  await choose(page, 'with sound', 'Mute', 'on');
+  await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
+  await type(page, 'plays to the end', 'End time', '2:30');
+  await waitForText(page, 'In the preview: playing');
+}
+
+async function makeSeveral(page: Page, host: (name: string) => string): Promise<void> {
+  await makeVideo(page, host);
+  await bringIn(page, `${host('murmurfold')}/quillmarsh-mill/the-mill-at-night`);
+  await waitForText(page, 'The mill at night');
+  await choose(page, 'usual player', 'Player size', 'Slim');
+  await bringIn(page, `${host('foliobarn')}/d/grd-7t1x5w/view`);
+  await waitForText(page, 'Guide for new millers');
+  await type(page, 'opens at page 1', 'Start page', '5');
+  await bringIn(page, `${host('lanternreel')}/upright/u4wheel0`);
+  await waitForText(page, 'The wheel in forty seconds');
+  await choose(page, 'at the start', 'Alignment', 'Centre');
+  await new Promise((done) => setTimeout(done, 500));
+  await press(page, 'link', 'Shelf');
+  await waitForText(page, 'What was set');
+}
+
+async function makeTrouble(page: Page, host: (name: string) => string): Promise<void> {
+  await bringIn(page, `${host('lanternreel')}/see/f3rryday?at=9s&glow=1`);
+  await waitForText(page, 'The ferry at first light');
+  await choose(page, 'plays once', 'Loop', 'on');
+  await choose(page, 'waits for a press', 'Autoplay', 'on');
+  await choose(page, 'then anyone’s videos', 'Related videos', 'None');
+  await openToken(page, 'then no videos in part', 'Related videos');
+}
+
+async function makeDocument(page: Page, host: (name: string) => string): Promise<void> {
+  await bringIn(page, `${host('foliobarn')}/d/grd-7t1x5w/view?sharedby=letter`);
+  await waitForText(page, 'Guide for new millers');
+  await type(page, 'opens at page 1', 'Start page', '5');
+  await waitForText(page, 'page 5 is open');
+}
+
+const SHOTS: readonly Shot[] = [
+  { name: 'bench', prepare: makeVideo },
+  { name: 'bench-night', night: true, prepare: makeVideo },
+  { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
+  { name: 'bench-in-part', prepare: makeTrouble },
+  { name: 'bench-document', prepare: makeDocument },
+  { name: 'shelf', prepare: makeSeveral },
+  { name: 'shelf-night', night: true, prepare: makeSeveral },
+];
+
+async function take(browser: Browser, { address, port }: { address: string; port: number }, shot: Shot): Promise<void> {
+  const { name, width = 1280, height = 800, night = false, prepare } = shot;
+  const { context, page } = await newVisitor(browser, { width, height });
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: night ? 'dark' : 'light' }]);
+  await openBench(page, address);
+  await prepare(page, (host) => `http://${host}.localhost:${port}`);
+  await page.mouse.move(0, 0);
+  await page.evaluate(() => document.querySelector('.screen')!.scrollTo(0, 0));
+  await new Promise((done) => setTimeout(done, 1200));
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(name);
+  await context.close();
+}
+
+const server = await startServer(WRITTEN_PORT);
+const browser = await launchBrowser();
+const wanted = process.argv.slice(2);
+for (const shot of SHOTS) if (wanted.length === 0 || wanted.includes(shot.name)) await take(browser, server, shot);
+await browser.close();
+await server.stop();
