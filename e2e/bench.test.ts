@@ -146,7 +146,7 @@ describe('settings', () => {
       await page.waitForSelector('.code-part[data-origin="start"][data-pointed="true"]');
       await (await page.waitForSelector('.code-part[data-origin="start"]'))!.hover();
       await page.waitForSelector('#token-start[data-pointed="true"]');
-      await waitForText(page, 'begins at 0:09: sent, as from=9. The host does this.');
+      await waitForText(page, 'begins at 0:09: sent as from=9. The host does this.');
     }));
 
   test('a change of size does not reload the player; a change of playback does', () =>

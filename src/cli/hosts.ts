@@ -1,4 +1,5 @@
-import { loadFolder, sayCardProblem } from './io.ts';
+import { sayCardProblem } from '../messages/en.ts';
+import { loadFolder } from './io.ts';
 
 /** Validates every card of the folder and says what is wrong, with its place. */
 export function hosts(options: { json?: boolean; hosts?: string }): number {

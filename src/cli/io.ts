@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { text as readAll } from 'node:stream/consumers';
 import { makeBook, type HostBook } from '../core/hosts/book.ts';
-import { loadCards, type CardProblem } from '../core/hosts/loadCards.ts';
+import { loadCards } from '../core/hosts/loadCards.ts';
+import { sayCardProblem } from '../messages/en.ts';
 import { readCardFiles, readFolder, WRITTEN_PORT } from '../standins/world.ts';
 
 /** The command was given something that it cannot use; the message says what would be right. */
@@ -35,6 +36,3 @@ export function openBook(folder: string | undefined): HostBook {
   problems.forEach((problem) => console.error(sayCardProblem(problem)));
   return makeBook(cards);
 }
-
-export const sayCardProblem = ({ file, place, message }: CardProblem): string =>
-  `${file}${place ? `, at ${place}` : ''}: ${message}. The card is left out until this is put right.`;

@@ -1,6 +1,7 @@
 import type { CheckId } from '../core/check/checks/list.ts';
 import type { Refusal, Repair } from '../core/model/candidate.ts';
 import type { Finding, Remedy } from '../core/model/finding.ts';
+import type { CardProblem } from '../core/hosts/loadCards.ts';
 import type { Item } from '../core/model/item.ts';
 import type { PlanEntry, Reason, Sent, SettingsFix, State } from '../core/model/plan.ts';
 import type { Meaning } from '../core/recognise/anatomy.ts';
@@ -108,6 +109,10 @@ export const sayRepair = (repair: Repair): string => REPAIRS[repair.code];
 export const sayReason = (reason: Reason): string => REASONS[reason.code](reason as never);
 export const sayFinding = (finding: Finding): string => FINDINGS[finding.code as CheckId](finding);
 export const sayRemedy = (finding: Finding & { remedy: Remedy }): string => REMEDIES[finding.code as CheckId](finding);
+
+/** A host card that is not taken. */
+export const sayCardProblem = ({ file, place, message }: CardProblem): string =>
+  `${file}${place ? `, at ${place}` : ''}: ${message}. The card is left out until this is put right.`;
 
 /** A value that was given for a setting and does not fit it. */
 export function sayWrongValue(id: SettingId, text: string): string {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { loadCards } from '../core/hosts/loadCards.ts';
+import { sayCardProblem } from '../messages/en.ts';
 import { STAND_INS } from '../standins/list.ts';
 import { readCardFiles, readItems, readSites } from '../standins/world.ts';
 import { application } from './application.ts';
@@ -14,7 +15,7 @@ import { preview } from './preview.ts';
 export function createServer(port: number, log: Logger): Express {
   const items = readItems(port);
   const { cards, problems } = loadCards(readCardFiles(port));
-  problems.forEach((problem) => log.error(problem, 'host card refused'));
+  problems.forEach((problem) => log.error(problem, sayCardProblem(problem)));
   const app = application({ port, cards, items, sites: readSites(port), origins: standInOrigins(port) });
   const byName = new Map<string, RequestHandler>([
     ['localhost', app],

@@ -7,21 +7,26 @@ interface Drag {
   end?: () => void;
 }
 
-/** Pointer handlers for something that is dragged; the pointer stays with it, over frames too. */
+/**
+ * Pointer handlers for something that is dragged. The pointer is captured; frames of other origins would
+ * swallow it all the same, so while dragging they take no part (`[data-dragging]` in `look.css`).
+ */
 export function useDrag({ move, begin, end }: Drag) {
   const from = useRef<{ x: number; y: number } | null>(null);
   return {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       event.currentTarget.setPointerCapture(event.pointerId);
+      document.documentElement.dataset.dragging = '';
       from.current = { x: event.clientX, y: event.clientY };
       begin?.();
     },
     onPointerMove: (event: PointerEvent) => {
       if (from.current) move(event.clientX - from.current.x, event.clientY - from.current.y);
     },
-    onPointerUp: () => {
+    onLostPointerCapture: () => {
       if (from.current) end?.();
       from.current = null;
+      delete document.documentElement.dataset.dragging;
     },
   };
 }

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
-import { makesSense, SETTINGS, type Settings } from '../../../core/settings/list.ts';
+import { makesSense, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Rail } from './Rail.tsx';
@@ -45,7 +45,6 @@ function Station({ moment, name, words, item, settings }: StationProps): ReactEl
   const book = useAppSelector(selectBook);
   const all = SETTINGS.filter((s) => s.moment === moment && (belongs(s, item) || settings[s.id] !== undefined)).map((s) => s.id);
   const shown = all.filter((id) => settings[id] !== undefined || offerOf(id, item, book) === 'offered');
-  const lacking = all.filter((id) => !shown.includes(id));
   if (all.length === 0) return null;
   return (
     <div className="station" data-moment={moment}>
@@ -59,15 +58,25 @@ function Station({ moment, name, words, item, settings }: StationProps): ReactEl
           </li>
         ))}
       </ul>
-      {lacking.length > 0 && (
-        <p className="lacking">
-          not offered:
-          {lacking.map((id) => (
-            <Token key={id} id={id} brief />
-          ))}
-        </p>
-      )}
+      <Lacking ids={all.filter((id) => !shown.includes(id) && offerOf(id, item, book) === 'not offered')} words="not offered" />
+      <Lacking
+        ids={all.filter((id) => !shown.includes(id) && offerOf(id, item, book) === 'not applicable')}
+        words="not for this kind"
+      />
     </div>
+  );
+}
+
+/** Settings that cannot be had for the item, by name. */
+function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): ReactElement | null {
+  if (ids.length === 0) return null;
+  return (
+    <p className="lacking">
+      {words}:
+      {ids.map((id) => (
+        <Token key={id} id={id} brief />
+      ))}
+    </p>
   );
 }
 

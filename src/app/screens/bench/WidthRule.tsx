@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useRef, type ReactElement } from 'react';
 import { selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pageWidened } from '../../state/view.ts';
@@ -19,15 +19,16 @@ interface Props {
 export function WidthRule({ width, room, scale }: Props): ReactElement | null {
   const dispatch = useAppDispatch();
   const site = useAppSelector(selectSite);
-  const begin = { width: 0 };
+  const line = useRef<HTMLDivElement>(null);
+  const begun = useRef({ width, each: 1 });
+  const widest = Math.max(WIDEST, width);
   const drag = useDrag({
     begin: () => {
-      begin.width = width;
+      begun.current = { width, each: widest / line.current!.clientWidth };
     },
-    move: (dx) => dispatch(pageWidened(clamp(begin.width + (dx * 2) / scale))),
+    move: (dx) => dispatch(pageWidened(clamp(begun.current.width + dx * begun.current.each))),
   });
   if (!site) return null;
-  const widest = Math.max(WIDEST, width);
   const at = (pixels: number): string => `${(pixels / widest) * 100}%`;
   const column = Math.min(site.column, width - 2 * site.margin);
   return (
@@ -40,7 +41,7 @@ export function WidthRule({ width, room, scale }: Props): ReactElement | null {
           column {column}
         </b>
       </div>
-      <div className="rule-marks">
+      <div className="rule-marks" ref={line}>
         {Object.entries(site.breakpoints).map(([name, pixels]) => (
           <button
             key={name}

@@ -1,0 +1,40 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
+import { join } from 'node:path';
+import { text } from 'node:stream/consumers';
+import { expect, test } from 'vitest';
+import { startServer } from './driver.ts';
+
+const start = join(import.meta.dirname, '../scripts/start.mjs');
+const run = (env: Record<string, string>) =>
+  spawnSync(process.execPath, [start], { env: { ...process.env, ...env }, encoding: 'utf8', timeout: 50_000 });
+
+test('a taken port is said plainly, with what to do', async () => {
+  const first = await startServer();
+  const { status, stderr } = run({ PORT: String(first.port) });
+  await first.stop();
+  expect(status).toBe(1);
+  expect(stderr).toContain(
+    `Port ${first.port} is taken by another program. Stop that one, or choose another port: PORT=${first.port + 1} npm start`,
+  );
+});
+
+test('a port that is none is said plainly', () => {
+  const { status, stderr } = run({ PORT: 'mill' });
+  expect([status, stderr.includes('PORT is “mill”, which is no port.')]).toEqual([2, true]);
+});
+
+test('it says in one line where it is, and stops cleanly', async () => {
+  const { port, stop } = await startServer();
+  await stop();
+  const server = spawn(process.execPath, [start], {
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const said = text(server.stdout);
+  await once(server.stdout, 'data');
+  expect((await fetch(`http://localhost:${port}/api/health`)).status).toBe(200);
+  server.kill('SIGTERM');
+  const [status] = (await once(server, 'close')) as [number];
+  expect([status, await said]).toEqual([0, `Refenestra is at http://localhost:${port}\n`]);
+});

@@ -1,0 +1,75 @@
+import { describe, expect, test } from 'vitest';
+import {
+  benchSlice,
+  broughtIn,
+  changed,
+  chosen,
+  emptyWork,
+  formChosen,
+  gestureEnded,
+  opened,
+  redone,
+  siteChosen,
+  textEdited,
+  undone,
+} from './bench.ts';
+
+const { reducer } = benchSlice;
+const start = reducer(undefined, opened({ work: { ...emptyWork('mill', 'first'), text: 'a link' }, touched: false }));
+const after = (...actions: Parameters<typeof reducer>[1][]) => actions.reduce(reducer, start);
+
+describe('every change can be undone and redone', () => {
+  test.each([
+    ['a paste', broughtIn('another')],
+    ['an edit of the text', textEdited('a longer link')],
+    ['a setting', changed({ change: { start: 5 } })],
+    ['another candidate', chosen(1)],
+    ['a form', formChosen('fixed')],
+    ['a site', siteChosen('ferry')],
+  ])('%s', (_, action) => {
+    const done = reducer(start, action);
+    expect(done.present).not.toEqual(start.present);
+    const back = reducer(done, undone());
+    expect(back.present).toEqual(start.present);
+    expect(reducer(back, redone()).present).toEqual(done.present);
+  });
+
+  test('with nothing to undo, nothing happens', () => {
+    expect(reducer(start, undone())).toBe(start);
+    expect(reducer(start, redone())).toBe(start);
+  });
+
+  test('a new change ends what could be redone', () => {
+    expect(after(changed({ change: { start: 5 } }), undone(), changed({ change: { start: 6 } })).future).toEqual([]);
+  });
+});
+
+describe('one gesture is one step', () => {
+  const drag = (seconds: number) => changed({ change: { start: seconds }, gesture: 'rail-start' });
+
+  test('however many changes it makes', () => {
+    const dragged = after(drag(1), drag(2), drag(3));
+    expect(dragged.past).toHaveLength(1);
+    expect(dragged.present.changes).toEqual({ start: 3 });
+  });
+
+  test('and the next gesture is another', () => expect(after(drag(1), gestureEnded(), drag(2)).past).toHaveLength(2));
+
+  test('typing is one gesture too', () => expect(after(textEdited('a'), textEdited('ab')).past).toHaveLength(1));
+});
+
+test('a paste begins a new embed; an edit stays with the old', () => {
+  const pasted = after(changed({ change: { start: 5 } }), broughtIn('another'));
+  expect(pasted.present).toMatchObject({ text: 'another', changes: {}, site: 'mill' });
+  expect(pasted.present.id).not.toBe('first');
+  expect(after(changed({ change: { start: 5 } }), textEdited('x')).present).toMatchObject({ id: 'first', changes: { start: 5 } });
+});
+
+test('an untouched example is not to be saved, a touched one is', () => {
+  expect([start.touched, after(formChosen('link')).touched]).toEqual([false, true]);
+});
+
+test('the past does not grow for ever', () => {
+  const long = Array.from({ length: 300 }, (_, i) => changed({ change: { start: i } })).reduce(reducer, start);
+  expect(long.past).toHaveLength(200);
+});
