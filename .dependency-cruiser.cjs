@@ -38,7 +38,7 @@ module.exports = {
     {
       name: 'app-knows-no-server',
       severity: 'error',
-      from: { path: '^src/(app|preview)/' },
+      from: { path: '^src/(app|preview)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/(server|standins|cli)/' },
     },
     {

@@ -25,7 +25,7 @@ export interface CompiledForm {
   path: RegExp;
   names: readonly string[];
   query: readonly { name: string; literal?: string; capture?: string }[];
-  reads: ReadonlyMap<string, ReadPlace>;
+  reads: { query: ReadonlyMap<string, ReadPlace>; fragment: ReadonlyMap<string, ReadPlace> };
   specificity: number;
 }
 
@@ -34,6 +34,8 @@ export interface CompiledTarget {
   target: Target;
   canonical: Template;
   frame: Template;
+  /** Whether the frame address holds the whole share link. */
+  holdsLink: boolean;
   /** Settings that its share link carries. */
   shareReads: LinkForm['reads'];
 }
@@ -54,8 +56,23 @@ export interface CompiledCard {
 }
 
 interface HostEntry {
-  group: OriginGroup;
-  forms: CompiledForm[];
+  card: CompiledCard;
+  /** The setting that this address itself stands for, where it is another domain for the same. */
+  byOrigin: { setting: SettingId; value: string } | undefined;
+  /** Forms by the first segment of their path, most specific first. */
+  bySegment: ReadonlyMap<string, readonly CompiledForm[]>;
+  /** Forms whose path begins with a capture, for every other segment. */
+  others: readonly CompiledForm[];
+}
+
+/** Forms that an address on this host may follow, most specific first. */
+export const formsFor = (entry: HostEntry, path: string): readonly CompiledForm[] =>
+  entry.bySegment.get(firstSegment(path)) ?? entry.others;
+
+/** `see` of `/see/k7`. */
+function firstSegment(path: string): string {
+  const end = path.indexOf('/', 1);
+  return end < 0 ? path.slice(1) : path.slice(1, end);
 }
 
 /** All cards, ready for recognition. Found by host name (with port) in constant time. */
@@ -72,7 +89,11 @@ export function makeBook(cards: readonly HostCard[]): HostBook {
     const forms = compiled.card.links.map((form) => compileForm(compiled, form)).sort((a, b) => b.specificity - a.specificity);
     for (const [group, addresses] of Object.entries(compiled.card.origins) as [OriginGroup, string[]][])
       for (const address of addresses) {
-        const entry = { group, forms: forms.filter((f) => f.form.on.includes(group)) };
+        const entry = makeEntry(
+          compiled,
+          group,
+          forms.filter((f) => f.form.on.includes(group)),
+        );
         const host = address.replace(/^https?:\/\//, '');
         byHost.set(host, [...(byHost.get(host) ?? []), entry]);
       }
@@ -80,14 +101,21 @@ export function makeBook(cards: readonly HostCard[]): HostBook {
   return { byHost, byId };
 }
 
+function makeEntry(card: CompiledCard, group: OriginGroup, forms: readonly CompiledForm[]): HostEntry {
+  const segmentOf = (form: CompiledForm): string => firstSegment(form.form.path);
+  const others = forms.filter((form) => segmentOf(form).includes(':'));
+  const segments = new Set(forms.map(segmentOf).filter((segment) => !segment.includes(':')));
+  const bySegment = new Map(
+    [...segments].map((segment) => [segment, forms.filter((f) => segmentOf(f) === segment || others.includes(f))]),
+  );
+  return { card, byOrigin: card.byOrigin.find((use) => use.group === group), bySegment, others };
+}
+
 /** The first address of a card's origin group, or undefined. */
 export const originOf = (card: HostCard, group: OriginGroup): string | undefined => card.origins[group]?.[0];
 
 export const isHonoured = (setting: CardSetting | undefined): setting is HonouredSetting =>
   setting !== undefined && (setting.in === 'query' || setting.in === 'fragment');
-
-/** The key under which a parameter is read: names are only alike within query or fragment. */
-export const readKey = (place: 'query' | 'fragment', name: string): string => `${place === 'query' ? '?' : '#'}${name}`;
 
 function compileCard(card: HostCard): CompiledCard {
   const settings = Object.entries(card.settings) as [SettingId, CardSetting][];
@@ -109,6 +137,7 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
   return {
     name,
     target,
+    holdsLink: target.frame.includes('{canonical}'),
     shareReads: share?.reads ?? [],
     canonical: compileTemplate(target.canonical),
     frame: compileTemplate(target.frame),
@@ -170,12 +199,11 @@ export function compilePath(path: string): RegExp {
   return new RegExp(`^${body}$`);
 }
 
-function readPlaces(card: HostCard, form: LinkForm): Map<string, ReadPlace> {
-  const places = new Map<string, ReadPlace>();
-  for (const { in: place, name, setting, spelling } of form.reads)
-    places.set(readKey(place, name), { setting: setting, spelling });
+function readPlaces(card: HostCard, form: LinkForm): CompiledForm['reads'] {
+  const reads = { query: new Map<string, ReadPlace>(), fragment: new Map<string, ReadPlace>() };
+  for (const { in: place, name, setting, spelling } of form.reads) reads[place].set(name, { setting, spelling });
   if (form.framed)
     for (const [setting, use] of Object.entries(card.settings) as [SettingId, CardSetting][])
-      if (isHonoured(use)) places.set(readKey(use.in, use.name), { setting, spelling: use.spelling });
-  return places;
+      if (isHonoured(use)) reads[use.in].set(use.name, { setting, spelling: use.spelling });
+  return reads;
 }

@@ -78,7 +78,7 @@ function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
     if (sent.length > 0 && use && 'allow' in use && use.allow && asked.settings[setting] === 'on')
       allow.unshift({ feature: use.allow, origin: setting });
   }
-  const has = new Set(allow.map((a) => a.feature));
-  for (const feature of asked.item.kept.allow) if (!has.has(feature)) allow.push({ feature, origin: 'item' });
+  for (const feature of asked.item.kept.allow)
+    if (!allow.some((a) => a.feature === feature)) allow.push({ feature, origin: 'item' });
   return allow;
 }

@@ -13,6 +13,7 @@ const TRAILING = /[.,;:!?'’)\]}]+$/;
 
 /** Links in plain text: the text as a whole when it is one word, otherwise all that it names. */
 export function readLinks(text: string, offset = 0): Candidate[] {
+  if (PLAIN.test(text) && !text.includes('&amp;')) return [plainLink(text, offset)];
   const from = text.search(/\S/);
   if (from < 0) return [];
   const word = text.trim();
@@ -50,6 +51,15 @@ function trimTail(link: string): string {
   const tail = TRAILING.exec(link.slice(-40))?.[0] ?? '';
   const keep = link.includes('(') && tail.startsWith(')') ? 1 : 0;
   return link.slice(0, link.length - tail.length + keep);
+}
+
+/** The usual case by far: one full link, and nothing to put right. */
+const PLAIN = /^https?:\/\/[!-~]+$/;
+
+function plainLink(address: string, from: number): Candidate {
+  const range: Range = [from, from + address.length];
+  const found: Candidate = { range, source: 'link', address, addressRange: range, attributes: [], repairs: [] };
+  return parseUrl(address) ? found : { ...found, address: null, refusal: { code: 'notAnAddress', text: address.slice(0, 80) } };
 }
 
 function linkAt(written: string, from: number): Candidate {

@@ -1,12 +1,13 @@
-import type { CompiledForm, HostBook } from '../hosts/book.ts';
-import type { OriginGroup } from '../hosts/card.ts';
+import { formsFor, type CompiledForm, type HostBook } from '../hosts/book.ts';
 import type { Refusal } from '../model/candidate.ts';
+import type { SettingId } from '../settings/list.ts';
 import { decode, splitAddress, type Address } from './address.ts';
 
 /** The link form that an address follows, with what it captured. */
 export interface LinkMatch {
   form: CompiledForm;
-  group: OriginGroup;
+  /** The setting that the address itself stands for. */
+  byOrigin: { setting: SettingId; value: string } | undefined;
   captures: Readonly<Record<string, string>>;
   /** For a frame address that holds the whole share link: what that link is. */
   inner?: LinkMatch;
@@ -17,8 +18,8 @@ export function matchLink(address: Address, book: HostBook): LinkMatch | { refus
   const entries = book.byHost.get(address.url.host);
   if (!entries) return null;
   let broken: Refusal | undefined;
-  for (const { forms, group } of entries)
-    for (const form of forms) {
+  for (const entry of entries)
+    for (const form of formsFor(entry, address.url.pathname)) {
       const captures = capture(form, address);
       if (!captures) continue;
       const misshapen = findMisshapen(form, captures);
@@ -27,10 +28,10 @@ export function matchLink(address: Address, book: HostBook): LinkMatch | { refus
         continue;
       }
       if (form.form.refused) return { refusal: notForVisitors(form, captures) };
-      return form.form.wraps ? unwrap({ form, group, captures }, book) : { form, group, captures };
+      const found: LinkMatch = { form, byOrigin: entry.byOrigin, captures };
+      return form.form.wraps ? unwrap(found, book) : found;
     }
-  const card = entries[0]!.forms[0]?.card.card;
-  if (!card) return null;
+  const { card } = entries[0]!.card;
   return { refusal: broken ?? { code: 'linkUnknown', host: card.name, example: card.links[0]!.examples[0]! } };
 }
 

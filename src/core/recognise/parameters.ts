@@ -1,4 +1,4 @@
-import { readKey, type CompiledForm } from '../hosts/book.ts';
+import type { CompiledForm } from '../hosts/book.ts';
 import { unspell } from '../hosts/spellings.ts';
 import type { Dropped, Item, Parameter } from '../model/item.ts';
 import { parseValue, type SettingValue } from '../model/values.ts';
@@ -31,7 +31,7 @@ export function readParameters(form: CompiledForm, captures: Captures, { paramet
 
 /** The setting that a parameter spells, with its value; undefined where it spells none. */
 export function readSetting(form: CompiledForm, parameter: Parameter): [SettingId, SettingValue] | undefined {
-  const place = form.reads.get(readKey(parameter.in, parameter.name));
+  const place = form.reads[parameter.in].get(parameter.name);
   if (!place) return undefined;
   const value = unspell(place.spelling, parameter.value);
   if (value === undefined) return undefined;
@@ -42,7 +42,8 @@ export function readSetting(form: CompiledForm, parameter: Parameter): [SettingI
 /** Parameters that say which item it is, or that only go along with a setting. */
 export function isIdentity(form: CompiledForm, captures: Captures, parameter: Parameter): boolean {
   if (parameter.in !== 'query') return false;
-  return form.query.some((q) => q.name === parameter.name) || isCompanion(form, captures, parameter);
+  for (const { name } of form.query) if (name === parameter.name) return true;
+  return isCompanion(form, captures, parameter);
 }
 
 function isCompanion({ form, card }: CompiledForm, captures: Captures, { name, value }: Parameter): boolean {

@@ -20,30 +20,33 @@ export function recognise(candidate: Candidate, book: HostBook): Recognition {
 }
 
 function knownItem(match: LinkMatch, address: Address): Item {
-  const { form, captures, group } = match;
+  const { form, captures, byOrigin } = match;
   const { card, target } = form;
   const read = readParameters(form, captures, address);
   const inner = match.inner;
   const values = inner ? inner.captures : captures;
   const shape = inner ? inner.form.target : target;
   const canonical = shape.canonical(values);
-  const byOrigin = card.byOrigin.find((use) => use.group === group);
   return {
     host: card.card.id,
     kind: shape.target.kind,
     scope: shape.target.scope,
-    id: shape.target.id.map((name) => values[name]).join('/'),
+    id: identifierOf(shape.target.id, values),
     form: form.form.id,
     target: shape.name,
     captures: values,
     canonical,
-    frame: shape.frame(shape.target.frame.includes('{canonical}') ? { ...values, canonical } : values),
+    frame: shape.frame(shape.holdsLink ? { ...values, canonical } : values),
     ratio: shape.target.fit.by === 'ratio' ? shape.target.fit.ratio : null,
     settings: byOrigin ? { ...read.settings, [byOrigin.setting]: byOrigin.value } : read.settings,
     unknown: read.unknown,
     dropped: read.dropped,
     kept: NOTHING_KEPT,
   };
+}
+
+function identifierOf(names: readonly string[], values: Readonly<Record<string, string>>): string {
+  return names.length === 1 ? values[names[0]!]! : names.map((name) => values[name]).join('/');
 }
 
 /** An address of no card: the frame can be set, its own parameters stay. */

@@ -7,20 +7,16 @@ import type { Piece, TreeAttribute, TreeNode } from './tree.ts';
 /** The iframe that forms share: `sizing` says how its size is written. */
 export function frameElement({ item, plan }: WriteInput, sizing: { attributes: TreeAttribute[]; style: Piece[] }): TreeNode {
   const { title, load } = plan.frame;
-  const style = [...ALWAYS, ...sizing.style, ...spacing(plan.frame), ...item.kept.style.map(asPiece)];
+  const style = [ALWAYS];
+  for (const piece of sizing.style) style.push(SEMICOLON, piece);
+  for (const piece of spacing(plan.frame)) style.push(SEMICOLON, piece);
+  for (const text of item.kept.style) style.push(SEMICOLON, { text, origin: 'item' });
   const attributes: TreeAttribute[] = [{ name: 'src', value: frameAddress(plan) }];
   if (title !== undefined) attributes.push({ name: 'title', value: [{ text: String(title) }], origin: 'title' });
-  attributes.push(...sizing.attributes, { name: 'style', value: joined(style, ';') });
+  attributes.push(...sizing.attributes, { name: 'style', value: style });
   if (load !== undefined)
     attributes.push({ name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' });
-  if (plan.allow.length > 0)
-    attributes.push({
-      name: 'allow',
-      value: joined(
-        plan.allow.map((a) => ({ text: a.feature, origin: a.origin })),
-        '; ',
-      ),
-    });
+  if (plan.allow.length > 0) attributes.push({ name: 'allow', value: allowList(plan.allow) });
   if (plan.fullscreen) attributes.push({ name: 'allowfullscreen', value: null });
   for (const { name, value } of item.kept.attributes)
     if (!attributes.some((a) => a.name === name))
@@ -68,15 +64,15 @@ function spacing({ align, spaceAbove, spaceBelow }: WriteInput['plan']['frame'])
   return pieces;
 }
 
-const asPiece = (text: string): Piece => ({ text, origin: 'item' });
-const ALWAYS: readonly Piece[] = [{ text: 'display:block' }, { text: 'border:0' }];
+const ALWAYS: Piece = { text: 'display:block;border:0' };
+const SEMICOLON: Piece = { text: ';' };
 
-function joined(pieces: readonly Piece[], joint: string): Piece[] {
-  const between: Piece = { text: joint };
-  const out: Piece[] = [];
-  for (const piece of pieces) {
-    if (out.length > 0) out.push(between);
-    out.push(piece);
+/** Permissions Policy, section 5: features of `allow`, joined by semicolons. */
+function allowList(allow: WriteInput['plan']['allow']): Piece[] {
+  const pieces: Piece[] = [];
+  for (const { feature, origin } of allow) {
+    if (pieces.length > 0) pieces.push({ text: '; ' });
+    pieces.push({ text: feature, origin });
   }
-  return out;
+  return pieces;
 }

@@ -30,7 +30,7 @@ const asIs = (text: string): string => text;
 /** Serialises once; escapes every text for where it stands, and maps each range to its origin. */
 export function serialise(nodes: readonly TreeNode[], language: 'html' | 'text'): { text: string; map: Mark[] } {
   const out = new Writer(language === 'html' ? escapeHtml : asIs);
-  nodes.forEach((node) => out.node(node));
+  for (const node of nodes) out.node(node);
   return { text: out.text, map: out.map };
 }
 
