@@ -138,6 +138,7 @@ test('the glass is remembered', async () => {
   await waitForText(page, 'Opening the sluice');
   const before = await page.evaluate(() => document.documentElement.dataset.glass);
   await press(page, 'button', 'Glass');
+  await new Promise((done) => setTimeout(done, 300));
   await page.reload();
   await page.waitForFunction((was?: string) => document.documentElement.dataset.glass !== was, {}, before);
   await context.close();

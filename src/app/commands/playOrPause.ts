@@ -7,7 +7,10 @@ export const playOrPause: Command = {
   label: 'Play the preview without sound, or pause it',
   keys: ' ',
   run: (store, act) => {
-    if (store.getState().view.player.playing) return askPlayer(store, 'pause', { act });
+    const { playing, time } = store.getState().view.player;
+    // Before its first report, a player does not hear yet.
+    if (time === undefined) return false;
+    if (playing) return askPlayer(store, 'pause', { act });
     return askPlayer(store, 'mute', { act }) && askPlayer(store, 'play', { act });
   },
 };

@@ -2,30 +2,26 @@ import { saveEmbed } from '../storage/database.ts';
 import { selectEmbed, selectFacts, selectItem, selectWork } from './selectors.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
+import type { Work } from './work.ts';
 
-const PAUSE = 150;
-
-/** Saves the work in progress shortly after each change, and at once when the page goes away. */
+/**
+ * Saves the work in progress at each change: at once, or as soon as the write before is done, so that a tab
+ * that closes loses nothing but what was changed while the last write ran.
+ */
 export function startAutosave(store: Store): void {
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let last: unknown = null;
-  const flush = (): void => {
-    clearTimeout(timer);
-    timer = undefined;
-    void save(store);
-  };
-  store.subscribe(() => {
+  let saved: Work | null = null;
+  let writing = false;
+  const write = (): void => {
     const { present, touched } = store.getState().bench;
-    if (!touched || present === last) return;
-    last = present;
-    clearTimeout(timer);
-    timer = setTimeout(flush, PAUSE);
-  });
-  const leave = (): void => {
-    if (timer !== undefined) flush();
+    if (writing || !touched || present === saved) return;
+    saved = present;
+    writing = true;
+    void save(store).finally(() => {
+      writing = false;
+      write();
+    });
   };
-  window.addEventListener('pagehide', leave);
-  document.addEventListener('visibilitychange', leave);
+  store.subscribe(write);
 }
 
 async function save(store: Store): Promise<void> {

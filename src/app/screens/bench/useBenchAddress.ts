@@ -24,8 +24,9 @@ export function useBenchAddress(): boolean {
   useEffect(() => {
     if (!ready) return;
     const before = last.current;
-    const stepped = before.settled && before.present !== present;
-    last.current = { present, wanted, settled: before.settled };
+    // The publisher pasted, undid or redid; even before what is saved has come, that goes first.
+    const stepped = before.present !== present;
+    last.current = { present, wanted, settled: before.settled || stepped };
     if (stepped && wanted !== present) return void navigate(`/bench/${present}`);
     if (before.settled && before.wanted === wanted) return;
     if (wanted === present) {
