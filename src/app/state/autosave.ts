@@ -1,46 +1,43 @@
+import { createSelector } from '@reduxjs/toolkit';
 import { saveEmbed } from '../storage/database.ts';
 import { selectEmbed, selectFacts, selectItem, selectWork } from './selectors.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
-import type { Work } from './work.ts';
+
+/** What is kept of the work on the Bench; another object as soon as anything of it has changed. */
+const selectRecord = createSelector([selectWork, selectItem, selectEmbed, selectFacts], (work, item, embed, facts) => {
+  const address = item?.canonical.replace(/^https?:\/\//, '') ?? work.text.slice(0, 80);
+  const title = String(embed?.settings.title ?? facts.title ?? address);
+  return { id: work.id, work, title, host: item?.host ?? '', kind: item?.kind ?? '' };
+});
 
 /**
  * Saves the work in progress at each change: at once, or as soon as the write before is done, so that a tab
  * that closes loses nothing but what was changed while the last write ran.
  */
 export function startAutosave(store: Store): void {
-  let saved: Work | null = null;
+  let saved: unknown = null;
   let writing = false;
   const write = (): void => {
-    const { present, touched } = store.getState().bench;
-    if (writing || !touched || present === saved) return;
-    saved = present;
+    const state = store.getState();
+    if (writing || !state.bench.touched || state.bench.present.text.trim() === '') return;
+    const record = selectRecord(state);
+    if (record === saved) return;
+    saved = record;
     writing = true;
-    void save(store).finally(() => {
-      writing = false;
-      write();
-    });
+    saveEmbed(record, Date.now())
+      .then(() => note(store, 'works'))
+      .catch((error: unknown) => note(store, isFull(error) ? 'full' : 'missing'))
+      .finally(() => {
+        writing = false;
+        write();
+      });
   };
   store.subscribe(write);
 }
 
-async function save(store: Store): Promise<void> {
-  const state = store.getState();
-  const work = selectWork(state);
-  if (work.text.trim() === '') return;
-  const item = selectItem(state);
-  const title = String(
-    selectEmbed(state)?.settings.title ??
-      selectFacts(state).title ??
-      item?.canonical.replace(/^https?:\/\//, '') ??
-      work.text.slice(0, 80),
-  );
-  try {
-    await saveEmbed({ id: work.id, work, title, host: item?.host ?? '', kind: item?.kind ?? '' }, Date.now());
-    if (state.view.storage !== 'works') store.dispatch(storageFound('works'));
-  } catch (error) {
-    store.dispatch(storageFound(isFull(error) ? 'full' : 'missing'));
-  }
+function note(store: Store, storage: 'works' | 'full' | 'missing'): void {
+  if (store.getState().view.storage !== storage) store.dispatch(storageFound(storage));
 }
 
 const isFull = (error: unknown): boolean => error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);

@@ -15,7 +15,7 @@ import {
 } from './bench.ts';
 
 const { reducer } = benchSlice;
-const start = reducer(undefined, opened({ work: { ...emptyWork('mill', 'first'), text: 'a link' }, touched: false }));
+const start = reducer(undefined, opened({ ...emptyWork('mill', 'first'), text: 'a link' }));
 const after = (...actions: Parameters<typeof reducer>[1][]) => actions.reduce(reducer, start);
 
 describe('every change can be undone and redone', () => {

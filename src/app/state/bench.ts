@@ -9,7 +9,7 @@ export interface BenchState {
   present: Work;
   future: Work[];
   gesture: string | null;
-  /** Whether the publisher did anything to it; an untouched example is not saved. */
+  /** Whether the publisher did anything to it since it was opened; an untouched example is not saved. */
   touched: boolean;
 }
 
@@ -42,12 +42,12 @@ export const benchSlice = createSlice({
   initialState,
   reducers: {
     /** A saved work, or an example, comes onto the Bench with no past. */
-    opened: (_, { payload }: PayloadAction<{ work: Work; touched: boolean }>): BenchState => ({
+    opened: (_, { payload }: PayloadAction<Work>): BenchState => ({
       past: [],
-      present: payload.work,
+      present: payload,
       future: [],
       gesture: null,
-      touched: payload.touched,
+      touched: false,
     }),
     /** A text was pasted or dropped: a new embed, with nothing changed yet. */
     broughtIn: {

@@ -51,14 +51,16 @@ describe('what is kept', () => {
 });
 
 describe('saving by itself', () => {
-  test('keeps the last of many changes, and leaves an untouched example', async () => {
+  test('keeps the last of many changes, and leaves an untouched example; the title follows', async () => {
     const store = storeWithWorld();
     startAutosave(store);
-    store.dispatch(opened({ work: { ...emptyWork('', 'example'), text: LINK }, touched: false }));
+    store.dispatch(opened({ ...emptyWork('', 'example'), text: LINK }));
     await new Promise((done) => setTimeout(done, 250));
     expect(await listEmbeds()).toEqual([]);
     for (let start = 1; start <= 31; start++) store.dispatch(changed({ change: { start } }));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.work.changes).toEqual({ start: 31 }));
+    store.dispatch(loadFacts.fulfilled({ title: 'Sluice' }, 'request', LINK));
+    await vi.waitFor(async () => expect((await findEmbed('example'))?.title).toBe('Sluice'));
   });
 });
 
@@ -88,7 +90,7 @@ describe('what the screen is computed from', () => {
 
   test('the preview shows a frame, whatever form is taken', () => {
     const store = storeWithWorld();
-    store.dispatch(opened({ work: { ...emptyWork('mill'), text: LINK, form: 'link' }, touched: true }));
+    store.dispatch(opened({ ...emptyWork('mill'), text: LINK, form: 'link' }));
     expect(selectEmbed(store.getState())!.code.text).toBe(LINK);
     expect(selectPreviewCode(store.getState())).toContain('<iframe');
   });

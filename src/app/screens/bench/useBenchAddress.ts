@@ -38,7 +38,7 @@ export function useBenchAddress(): boolean {
       if (!current) return;
       const work = saved?.work ?? { ...emptyWork('', EXAMPLE), text: example };
       last.current = { present: work.id, wanted: work.id, settled: true };
-      dispatch(opened({ work, touched: saved !== undefined }));
+      dispatch(opened(work));
       setMissing(saved === undefined && wanted !== undefined && wanted !== EXAMPLE);
       if (wanted !== work.id) void navigate(`/bench/${work.id}`, { replace: true });
     };
