@@ -1,0 +1,59 @@
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, test } from 'vitest';
+import { sayCardProblem } from '../src/messages/en.ts';
+import { loadCards } from '../src/core/hosts/loadCards.ts';
+import { atPort, readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+
+const items = readItems(WRITTEN_PORT);
+const here = import.meta.dirname;
+const fileOf = (id: string): string => id.replace('/', '.');
+
+describe('the sample world', () => {
+  test('has cards without a fault', () => {
+    const { cards, problems } = loadCards(readCardFiles(WRITTEN_PORT));
+    expect(problems.map(sayCardProblem)).toEqual([]);
+    expect(new Set(items.map((item) => item.host))).toEqual(new Set(cards.map((card) => card.id)));
+  });
+
+  test('has three sites of different columns', () => {
+    const columns = readSites(WRITTEN_PORT).map((site) => site.column);
+    expect(new Set(columns).size).toBe(3);
+  });
+
+  test('names every item once, with a title, and a length where it has one', () => {
+    expect(new Set(items.map((item) => `${item.host} ${item.id}`)).size).toBe(items.length);
+    for (const { title, kind, scope, duration, pages, outline } of items) {
+      expect(title.length).toBeGreaterThan(5);
+      if (scope === 'item' && (kind === 'video' || kind === 'audio')) expect(duration, title).toBeGreaterThan(20);
+      if (kind === 'document') expect(pages, title).toBe(outline.length);
+    }
+  });
+
+  test('has the members of its collections', () => {
+    for (const { host, members } of items)
+      for (const member of members) expect(items.some((item) => item.host === host && item.id === member)).toBe(true);
+  });
+
+  test('has a cover for each item, and media for each that plays, all of it under six megabytes', () => {
+    for (const { id, kind, scope } of items) {
+      expect(existsSync(join(here, 'covers', `${fileOf(id)}.webp`)), id).toBe(true);
+      if (scope === 'collection' || kind === 'document') continue;
+      expect(existsSync(join(here, 'media/files', `${fileOf(id)}.${kind === 'audio' ? 'ogg' : 'webm'}`)), id).toBe(true);
+    }
+    const weight = (folder: string): number =>
+      readdirSync(join(here, folder)).reduce((sum, file) => sum + statSync(join(here, folder, file)).size, 0);
+    expect(weight('media/files') + weight('covers')).toBeLessThan(6_000_000);
+  });
+
+  test('follows another port, in plain and in encoded addresses', () => {
+    expect(atPort('http://a.localhost:4600/x?u=http%3A%2F%2Fb.localhost%3A4600', 4711)).toBe(
+      'http://a.localhost:4711/x?u=http%3A%2F%2Fb.localhost%3A4711',
+    );
+    expect(
+      readItems(4711)
+        .flatMap((item) => item.links)
+        .join(),
+    ).not.toContain('4600');
+  });
+});
