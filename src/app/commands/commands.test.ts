@@ -43,8 +43,9 @@ test('undo and redo can be done only where there is something', () => {
 });
 
 describe('copying', () => {
-  const withClipboard = (writeText: (text: string) => Promise<void>): void =>
+  const withClipboard = (writeText: (text: string) => Promise<void>): void => {
     vi.stubGlobal('navigator', { clipboard: { writeText } });
+  };
 
   test('writes the code, confirms it, and marks the work to be kept', async () => {
     const written: string[] = [];

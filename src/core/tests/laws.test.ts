@@ -7,6 +7,8 @@ import type { Embed } from '../pipeline.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
 import { read } from '../read/read.ts';
+import type { Site } from '../model/site.ts';
+import type { CodeFormId } from '../write/forms/list.ts';
 import { boxHeight } from '../write/frame.ts';
 import { book, cards, form, link, settings, site, text } from './world.ts';
 
@@ -191,6 +193,22 @@ describe('law 6: unknown parameters and attributes survive', () => {
           expect(current).toContain(`data-${parameter}="${v}"`);
         },
       ),
+      RUNS,
+    );
+  });
+});
+
+describe('law 7: applying the same again changes nothing', () => {
+  const again = (code: string, on: Site, as: CodeFormId): string => {
+    const { item } = bringIn(code, book)[0]!;
+    return makeEmbed(item!, item!.settings, { book, site: on, form: as, facts: {} }).code.text;
+  };
+
+  test('written code, read and written again, is the same code', () => {
+    fc.assert(
+      fc.property(embed, ({ made, on, as }) => {
+        expect(again(made.code.text, on, as)).toBe(made.code.text);
+      }),
       RUNS,
     );
   });
