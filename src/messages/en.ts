@@ -212,7 +212,7 @@ export function sayMeaning(meaning: Meaning): string {
     case 'form':
       return meaning.name;
     case 'identity':
-      return IDENTITY_WORDS[meaning.name] ?? meaning.name;
+      return meaning.name ?? 'holds the whole link';
     case 'setting':
       return saySetting(meaning.setting, meaning.value);
     case 'unknown':
@@ -223,6 +223,3 @@ export function sayMeaning(meaning: Meaning): string {
       return 'cannot be used';
   }
 }
-
-/** Captures that cards often use; others show under their own name. */
-const IDENTITY_WORDS: Record<string, string> = { id: 'item', src: 'holds the whole link', code: 'item' };

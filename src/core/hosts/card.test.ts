@@ -11,7 +11,7 @@ const CARD = {
   name: 'Tinhorn',
   updated: '2026-01-01',
   origins: { share: ['https://tinhorn.example'], frame: ['https://play.tinhorn.example'] },
-  identifiers: { id: { shape: '[a-z]{3}', words: 'three letters', example: 'abc' } },
+  identifiers: { id: { name: 'tune', shape: '[a-z]{3}', words: 'three letters', example: 'abc' } },
   targets: {
     tune: {
       kind: 'audio',
@@ -98,7 +98,7 @@ describe('a card is all that a host needs', () => {
 
   test('of two forms that fit, the more specific one wins, however they are ordered', () => {
     const book = bookWith((c) => {
-      c.identifiers = { ...c.identifiers, any: { shape: '[a-z]+', words: 'letters', example: 'x' } } as never;
+      c.identifiers = { ...c.identifiers, any: { name: 'any', shape: '[a-z]+', words: 'letters', example: 'x' } } as never;
       c.links.unshift({ ...c.links[0]!, id: 'wide', path: '/:any/:id' });
     });
     expect(bringIn('https://tinhorn.example/t/abc', book)[0]!.item?.form).toBe('page');

@@ -52,7 +52,12 @@ const spelling = z.discriminatedUnion('form', [
 
 const place = { in: z.enum(['query', 'fragment']), name: z.string().min(1).max(60) };
 
-const identifier = z.strictObject({ shape, words: sentence, example: z.string().max(80) });
+const identifier = z.strictObject({
+  name: z.string().min(1).max(40).describe('What it identifies, in a word'),
+  shape,
+  words: sentence,
+  example: z.string().max(80),
+});
 
 const fit = z.discriminatedUnion('by', [
   z.strictObject({

@@ -36,7 +36,7 @@ describe('cards', () => {
       { name: 'good.json', text: good },
       { name: 'target.json', text: wrong({ links: [{ ...cards[1]!.links[0], target: 'nowhere' }] }) },
       { name: 'setting.json', text: wrong({ settings: { sparkle: { in: 'nowhere', since: '2026-01-01', note: 'none' } } }) },
-      { name: 'slow.json', text: wrong({ identifiers: { track: { shape: '([a-z]+)+', words: 'w', example: 'e' } } }) },
+      { name: 'slow.json', text: wrong({ identifiers: { track: { name: 't', shape: '([a-z]+)+', words: 'w', example: 'e' } } }) },
     ]);
     expect(loaded.map((card) => card.id)).toEqual([cards[0]!.id]);
     expect(problems[0]).toMatchObject({ file: 'cut.json', place: '' });

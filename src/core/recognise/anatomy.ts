@@ -12,7 +12,8 @@ import { isIdentity, readSetting } from './parameters.ts';
 export type Meaning =
   | { role: 'host'; name: string | null }
   | { role: 'form'; name: string }
-  | { role: 'identity'; name: string }
+  /** Null for a whole link within the address. */
+  | { role: 'identity'; name: string | null }
   | { role: 'setting'; setting: SettingId; value: SettingValue }
   | { role: 'unknown'; name: string }
   | { role: 'dropped'; why: 'tracking' | 'duplicate' }
@@ -66,7 +67,10 @@ function pathSegments(path: string, from: number, match: LinkMatch | null, known
     const begin = path.indexOf(`/${value}`, at) + 1;
     if (begin - at > 1)
       segments.push({ range: [from + at, from + begin], meaning: { role: 'form', name: match.form.form.name } });
-    segments.push({ range: [from + begin, from + begin + value.length], meaning: { role: 'identity', name } });
+    segments.push({
+      range: [from + begin, from + begin + value.length],
+      meaning: { role: 'identity', name: identityName(match.form, name) },
+    });
     at = begin + value.length;
   });
   if (path.length - at > 1)
@@ -94,13 +98,19 @@ function parameterOf(raw: string, place: Parameter['in']): Parameter {
 function parameterMeaning(parameter: Parameter, match: LinkMatch | null, seen: Set<SettingId>): Meaning {
   if (!match) return { role: 'unknown', name: parameter.name };
   const form: CompiledForm = match.form;
-  if (isIdentity(form, match.captures, parameter)) return { role: 'identity', name: parameter.name };
+  if (isIdentity(form, match.captures, parameter)) return { role: 'identity', name: identityName(form, parameter.name) };
   if (form.card.tracking.has(parameter.name)) return { role: 'dropped', why: 'tracking' };
   const read = readSetting(form, parameter);
   if (!read) return { role: 'unknown', name: parameter.name };
   if (seen.has(read[0])) return { role: 'dropped', why: 'duplicate' };
   seen.add(read[0]);
   return { role: 'setting', setting: read[0], value: read[1] };
+}
+
+/** The card's word for a capture, or for the capture that a parameter holds. */
+function identityName({ card, form, query }: CompiledForm, name: string): string | null {
+  const capture = query.find((q) => q.name === name)?.capture ?? name;
+  return capture === form.wraps ? null : (card.card.identifiers[capture]?.name ?? name);
 }
 
 /** Attributes of an iframe that are settings of the frame. */
