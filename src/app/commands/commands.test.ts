@@ -6,7 +6,6 @@ import { linkPlayer } from '../state/playerLink.ts';
 import { makeStore, type Store } from '../state/store.ts';
 import { playerReported } from '../state/view.ts';
 import { loadWorld } from '../state/world.ts';
-import { arrowStep } from '../ui/useDrag.ts';
 import { copyCode } from './copyCode.ts';
 import { COMMANDS } from './list.ts';
 import { playOrPause } from './playOrPause.ts';
@@ -98,11 +97,3 @@ describe('playing the preview', () => {
     expect(playOrPause.run(store, true)).toBe(false);
   });
 });
-
-test.each([
-  ['ArrowRight', false, 1],
-  ['ArrowUp', true, 10],
-  ['ArrowLeft', true, -10],
-  ['ArrowDown', false, -1],
-  ['a', false, 0],
-])('%s, with shift %s, steps by %d', (key, shiftKey, step) => expect(arrowStep({ key, shiftKey })).toBe(step));
