@@ -29,7 +29,17 @@ const { items } = JSON.parse(readFileSync(join(here, '../items.json'), 'utf8')) 
 const LIVE_SECONDS = 30;
 
 const nameOf = (item: DemoItem): string => item.id.replace('/', '.');
-const sizeOf = (item: DemoItem): [number, number] => (item.ratio === '9:16' ? [180, 320] : [320, 180]);
+/** Frame sizes by ratio; even numbers, as the encoder needs them. */
+const SIZES: Record<string, [number, number]> = {
+  '9:16': [180, 320],
+  '2.35:1': [320, 136],
+  '4:3': [240, 180],
+  '1:1': [200, 200],
+};
+const sizeOf = (item: DemoItem): [number, number] => SIZES[item.ratio ?? ''] ?? [320, 180];
+const isHeard = (item: DemoItem): boolean =>
+  ['audio', 'podcast', 'recording'].includes(item.kind) || (item.kind === 'live' && item.scene?.subject === 'sound');
+const isMoving = (item: DemoItem): boolean => ['video', 'live', 'loop'].includes(item.kind) && !isHeard(item);
 
 /** Long lectures move slowly, so that the files stay small. */
 const frameRate = (seconds: number): number => (seconds > 600 ? 1 : 4);
@@ -42,7 +52,7 @@ async function makeVideo(page: Page, item: DemoItem): Promise<void> {
   const out = join(files, `${nameOf(item)}.webm`);
   const pictures = `-f image2pipe -framerate ${rate} -c:v mjpeg -i -`;
   const video = `-c:v libvpx-vp9 -pix_fmt yuv420p -b:v 0 -crf 50 -g ${rate * 6} -deadline good -cpu-used 4 -row-mt 1`;
-  const audio = `-c:a libopus -b:a 6k -application voip`;
+  const audio = item.kind === 'loop' ? '-an' : `-c:a libopus -b:a 6k -application voip`;
   const args = `-y -loglevel error ${pictures} -f s16le -ar ${SAMPLE_RATE} -ac 1 -i ${sound} ${video} ${audio} -shortest ${out}`;
   const encoder = spawn('ffmpeg', args.split(' '), { stdio: ['pipe', 'inherit', 'inherit'] });
   const [width, height] = sizeOf(item);
@@ -62,7 +72,7 @@ async function makeVideo(page: Page, item: DemoItem): Promise<void> {
 
 async function makeAudio(item: DemoItem): Promise<void> {
   const sound = join(files, `${nameOf(item)}.raw`);
-  writeFileSync(sound, makeSound(item.duration!, item.scene!.hue));
+  writeFileSync(sound, makeSound(item.duration ?? LIVE_SECONDS, item.scene!.hue));
   const out = join(files, `${nameOf(item)}.ogg`);
   const args = `-y -loglevel error -f s16le -ar ${SAMPLE_RATE} -ac 1 -i ${sound} -c:a libopus -b:a 10k ${out}`;
   const [status] = (await once(spawn('ffmpeg', args.split(' '), { stdio: 'inherit' }), 'close')) as [number];
@@ -72,8 +82,13 @@ async function makeAudio(item: DemoItem): Promise<void> {
 
 async function makeCover(page: Page, item: DemoItem): Promise<void> {
   const [width, height] =
-    item.kind === 'audio' ? [400, 400] : item.kind === 'document' ? [300, 400] : sizeOf(item).map((n) => n * 2);
-  const scene = item.scene ?? { subject: item.kind === 'document' ? 'leaf' : 'sound', hue: (item.title.length * 37) % 360 };
+    item.kind === 'audio' || item.kind === 'podcast' || item.kind === 'loop'
+      ? [400, 400]
+      : item.kind === 'document' || item.kind === 'booklet'
+        ? [300, 400]
+        : sizeOf(item).map((n) => n * 2);
+  const heard = item.kind === 'audio' || item.kind === 'podcast';
+  const scene = item.scene ?? { subject: heard ? 'sound' : 'leaf', hue: (item.title.length * 37) % 360 };
   const picture = (await page.evaluate(
     'paintCover(' + JSON.stringify({ ...scene, width, height, title: item.title }) + ')',
   )) as string;
@@ -89,8 +104,8 @@ try {
   const wanted = process.argv.slice(2);
   for (const item of items.filter(({ id }) => wanted.length === 0 || wanted.includes(id))) {
     await makeCover(page, item);
-    if (item.scene && item.kind === 'audio') await makeAudio(item);
-    else if (item.scene) await makeVideo(page, item);
+    if (item.scene && isHeard(item)) await makeAudio(item);
+    else if (item.scene && isMoving(item)) await makeVideo(page, item);
     const made = ['webm', 'ogg'].map(
       (type) => statSync(join(files, `${nameOf(item)}.${type}`), { throwIfNoEntry: false })?.size ?? 0,
     );

@@ -22,10 +22,12 @@ const REFUSALS: Sentences<Refusal> = {
   notAnAddress: ({ text }) => `“${text}” is not a web address. Copy the whole link once more, from https:// to its end.`,
   sourceMissing: () =>
     'This iframe has no address in src, so there is nothing to show. Copy the embed code once more, or paste the share link.',
-  codeUnsupported: ({ source }) =>
-    source === 'object'
-      ? 'This is an object code of the old kind, which is not read. Paste the share link of the item instead.'
-      : 'This code loads a script, and scripts are not read. Paste the share link of the item, or an iframe code.',
+  scriptUnknown: ({ address }) =>
+    `This code loads a script from ${address}, of which no host card knows, and scripts of strangers are never run. Paste the share link of the item, or an iframe code; or add a card for that host in the Host book.`,
+  shortcodeUnknown: ({ name }) =>
+    `No host card knows a short code [${name} …]. Paste the share link of the item instead, or add the short code to the card of its host.`,
+  sampleIdentifier: ({ host, found, example }) =>
+    `“${found}” is the sample from the instructions of ${host}, not a real name. Put your own in its place; it looks like ${example}.`,
   brokenIdentifier: ({ host, found, shape, example }) =>
     `“${found}” is not complete: on ${host} this part is ${shape}, such as ${example}. Copy the link once more.`,
   linkUnknown: ({ host, example }) =>
@@ -39,12 +41,24 @@ const REPAIRS: Record<Repair['code'], string> = {
   entityTwice: '&amp; was written twice over and is & again',
   spaceTrimmed: 'spaces or line breaks in the address were taken out',
   tagUnclosed: 'the code was cut off before its end',
+  curlyQuotes: 'curly quotes of a word processor are straight again',
+  escapedCode: 'the code had arrived as text, with &lt; for <, and is code again',
+  quoteMissing: 'a missing quotation mark was put in',
+  quoteDoubled: 'quotation marks stood twice and stand once',
+  questionTwice: 'a second ? stands in the address, where & was meant',
+  questionMissing: 'the first parameter began with &, where ? was meant',
+  fragmentFirst: 'the part from # stood before the parameters and was put behind them',
+  oldCode: 'object code of the old kind became an iframe',
+  jsx: 'code of a script component was read as HTML',
 };
 
 const REASONS: Sentences<Reason> = {
   sent: () => 'The host does this.',
   alreadySo: () => 'The host does this anyway, so nothing is sent.',
   byFrame: () => 'The frame does this itself; no host is needed.',
+  byElement: () => 'The browser does this itself with the file; no host is needed.',
+  fromSite: () => 'The host asks for this, so it is taken from the site.',
+  elementLacks: ({ kind }) => `A browser cannot do this with the file of ${KIND_WORDS[kind]} by itself.`,
   limited: ({ happens, date }) => `${happens} (as of ${date})`,
   nearest: ({ note, since }) => `${note} (since ${since})`,
   withdrawn: ({ note, since }) => `${note} (since ${since})`,
@@ -73,6 +87,9 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   titleMissing: () => 'The frame has no title. Screen readers then say its address, or nothing.',
   unknownParameter: ({ actual, expected }) =>
     `${expected} does not know the parameter “${actual}”. It is kept, and may do nothing.`,
+  severalCards: ({ actual }) =>
+    `${actual} claim this link with equal right. Which of them is followed is chance: make the link form of one of them more specific, in the Host book.`,
+  hostCondition: ({ actual }) => actual,
 };
 
 const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
@@ -85,6 +102,8 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   ratioDiffers: ({ expected }) => `Use ${expected}`,
   titleMissing: ({ expected }) => (expected === '' ? 'Write a title' : `Use “${expected}”`),
   unknownParameter: ({ actual }) => `Drop ${actual}`,
+  severalCards: () => '',
+  hostCondition: () => '',
 };
 
 export const STATE_WORDS: Record<State, string> = {
@@ -101,6 +120,17 @@ export const KIND_WORDS: Record<string, string> = {
   audio: 'a sound recording',
   live: 'a live picture',
   document: 'a document',
+  podcast: 'a podcast',
+  chat: 'a chat',
+  schedule: 'a schedule',
+  slideshow: 'a slideshow',
+  booklet: 'a booklet',
+  form: 'a form',
+  map: 'a map',
+  loop: 'a short loop',
+  album: 'an album of photos',
+  recording: 'a recording with its transcript',
+  picture: 'a picture',
   page: 'a page',
 };
 
@@ -130,6 +160,9 @@ const TYPE_WORDS = {
   ratio: () => 'a ratio such as 16:9',
   language: () => 'a language code such as en',
   text: ({ longest }: { longest: number }) => `up to ${longest} characters`,
+  set: ({ options }: { options: readonly string[] }) => `some of ${options.join(', ')}`,
+  name: () => 'a word of letters, digits, - and _',
+  names: () => 'words of letters, digits, - and _, with spaces between',
 };
 
 /** A setting as a short sentence, as it stands on the Bench; the first of each pair is for a setting left to the host. */
@@ -137,14 +170,30 @@ type Phrase = (value: string) => string;
 const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = {
   tracking: ['tracking as usual', (v) => (v === 'reduced' ? 'tracks less' : 'tracking as usual')],
   accent: ['usual colour', (v) => `accent ${v}`],
+  language: ['language as usual', (v) => `speaks ${v}`],
+  theme: ['usual theme', (v) => ({ light: 'light theme', dark: 'dark theme', page: 'theme of the page' })[v] ?? v],
   showTitle: ['title as usual', (v) => (v === 'on' ? 'title shown' : 'no title')],
   showAuthor: ['author as usual', (v) => (v === 'on' ? 'author shown' : 'no author')],
+  shownName: ['usual name', (v) => `named “${v}”`],
+  header: ['header as usual', (v) => (v === 'on' ? 'with a header' : 'no header')],
+  footer: ['footer as usual', (v) => (v === 'on' ? 'with a footer' : 'no footer')],
+  sizeStep: ['usual picture size', (v) => `pictures ${v} px wide`],
+  zoom: ['usual zoom', (v) => `zoom ${v}`],
+  marker: ['usual mark', (v) => `marked “${v}”`],
+  mapStyle: ['usual map', (v) => (v === 'relief' ? 'hills shaded' : 'a plain map')],
+  panels: ['usual panels', (v) => `with ${v.replaceAll(',', ', ')}`],
+  domain: ['page’s domain not sent', (v) => `on ${v}`],
   artwork: ['artwork as usual', (v) => (v === 'on' ? 'with artwork' : 'without artwork')],
   density: ['usual player', (v) => (v === 'slim' ? 'a slim player' : 'a full player')],
   autoplay: ['waits for a press', (v) => (v === 'on' ? 'starts by itself' : 'waits for a press')],
   mute: ['with sound', (v) => (v === 'on' ? 'muted' : 'with sound')],
   start: ['from the start', (v) => `begins at ${v}`],
   page: ['opens at page 1', (v) => `opens at page ${v}`],
+  movement: ['moves as usual', (v) => (v === 'path' ? 'follows the path' : 'moves freely')],
+  interval: ['turned by hand', (v) => `next after ${v}`],
+  spread: ['usual spread', (v) => (v === 'single' ? 'one page at a time' : 'two pages side by side')],
+  cues: ['cues as usual', (v) => (v === 'on' ? 'shows page cues' : 'no page cues')],
+  soundBed: ['sound bed as usual', (v) => (v === 'on' ? 'with a sound bed' : 'no sound bed')],
   captions: ['captions as usual', (v) => `captions in ${v}`],
   controls: ['controls shown', (v) => (v === 'on' ? 'controls shown' : 'no controls')],
   end: ['plays to the end', (v) => `ends at ${v}`],
@@ -162,6 +211,16 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   align: ['at the start', (v) => ({ start: 'at the start', centre: 'centred', end: 'at the end' })[v] ?? v],
   spaceAbove: ['no space above', (v) => `${v} px above`],
   spaceBelow: ['no space below', (v) => `${v} px below`],
+  border: ['no border', (v) => (v === '0' ? 'no border' : `border ${v} px`)],
+  radius: ['square corners', (v) => `corners ${v} px round`],
+  background: ['no background', (v) => `ground ${v}`],
+  referrer: [
+    'referrer as usual',
+    (v) => ({ none: 'tells no referrer', origin: 'tells its origin only', usual: 'referrer as usual' })[v] ?? v,
+  ],
+  sandbox: ['no sandbox', (v) => (v === '' ? 'sandbox: nothing allowed' : `sandbox: ${v}`)],
+  elementId: ['no id', (v) => `id ${v}`],
+  className: ['no class', (v) => `class ${v}`],
 };
 
 export function saySetting(id: SettingId, value: SettingValue | undefined): string {
@@ -181,6 +240,12 @@ const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   related: { any: 'Anyone’s', same: 'Same channel', none: 'None' },
   tracking: { usual: 'As usual', reduced: 'Reduced' },
   density: { full: 'Full', slim: 'Slim' },
+  theme: { light: 'Light', dark: 'Dark', page: 'As the page' },
+  mapStyle: { plain: 'Plain', relief: 'Relief' },
+  movement: { free: 'Free', path: 'Fixed path' },
+  spread: { single: 'One page', double: 'Two pages' },
+  referrer: { origin: 'Origin only', none: 'Nothing', usual: 'As usual' },
+  panels: { transcript: 'Transcript', topics: 'Topics', people: 'People' },
 };
 
 /** A fix as it stands on its button. */

@@ -1,7 +1,31 @@
+import { airwherry } from './airwherry/routes.ts';
+import { albumfen } from './albumfen/routes.ts';
+import { askmeadow } from './askmeadow/routes.ts';
+import { deckmoor } from './deckmoor/routes.ts';
+import { earbrook } from './earbrook/routes.ts';
 import { foliobarn } from './foliobarn/routes.ts';
+import { gatherfold } from './gatherfold/routes.ts';
 import { lanternreel } from './lanternreel/routes.ts';
+import { loopwick } from './loopwick/routes.ts';
 import { murmurfold } from './murmurfold/routes.ts';
+import { plumbline } from './plumbline/routes.ts';
+import { spoolnote } from './spoolnote/routes.ts';
+import { waymoss } from './waymoss/routes.ts';
 import type { StandIn } from './standIn.ts';
 
 /** The made-up hosts that ship with the product. */
-export const STAND_INS: readonly StandIn[] = [lanternreel, murmurfold, foliobarn];
+export const STAND_INS: readonly StandIn[] = [
+  lanternreel,
+  plumbline,
+  murmurfold,
+  earbrook,
+  foliobarn,
+  deckmoor,
+  gatherfold,
+  askmeadow,
+  waymoss,
+  airwherry,
+  loopwick,
+  albumfen,
+  spoolnote,
+];

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { KINDS, SCOPES } from '../core/model/kind.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 
 /** The sample world is written for this port; on another one, its addresses follow. */
@@ -10,8 +11,8 @@ export const DEMO_FOLDER = join(import.meta.dirname, '../../demo');
 const scene = z.strictObject({ subject: z.string(), hue: z.number() });
 const demoItem = z.strictObject({
   host: z.string(),
-  kind: z.enum(['video', 'audio', 'live', 'document']),
-  scope: z.enum(['item', 'collection']),
+  kind: z.enum(KINDS),
+  scope: z.enum(SCOPES),
   id: z.string(),
   title: z.string(),
   author: z.string(),
@@ -25,6 +26,13 @@ const demoItem = z.strictObject({
   members: z.array(z.string()).default([]),
   key: z.string().optional(),
   released: z.boolean().default(true),
+  /** Number within its show. */
+  number: z.number().optional(),
+  /** Not public before this date. */
+  notBefore: z.iso.date().optional(),
+  /** Answers are taken until this date. */
+  closes: z.iso.date().optional(),
+  place: z.strictObject({ lat: z.number(), lon: z.number() }).optional(),
   outline: z.array(z.string()).default([]),
   /** Share links in every form. */
   links: z.array(z.url()).min(1),

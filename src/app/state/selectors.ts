@@ -23,8 +23,8 @@ export const selectRecognised = createSelector([selectFound, (state: State) => s
 
 export const selectItem = createSelector([selectRecognised], (recognised) => recognised.item ?? null);
 
-export const selectAnatomy = createSelector([selectText, selectRecognised, selectBook], (text, { candidate }, book) =>
-  anatomy(text, candidate, book),
+export const selectAnatomy = createSelector([selectText, selectRecognised, selectBook], (text, recognised, book) =>
+  anatomy(text, recognised, book),
 );
 
 export const selectFacts = (state: State): Facts => {

@@ -1,7 +1,8 @@
 import { parseTemplate } from 'url-template';
 import type { SettingId } from '../settings/list.ts';
 import {
-  capturesOf,
+  NAME_IN_PATTERN,
+  namesIn,
   type CardSetting,
   type HonouredSetting,
   type HostCard,
@@ -24,7 +25,9 @@ export interface CompiledForm {
   /** Anchored; one group for each name in `names`, in order. */
   path: RegExp;
   names: readonly string[];
-  query: readonly { name: string; literal?: string; capture?: string }[];
+  query: readonly { name: string; pattern: RegExp; names: readonly string[] }[];
+  /** Captures of the path that are settings. */
+  pathReads: ReadonlyMap<string, ReadPlace>;
   reads: { query: ReadonlyMap<string, ReadPlace>; fragment: ReadonlyMap<string, ReadPlace> };
   specificity: number;
 }
@@ -33,7 +36,8 @@ export interface CompiledTarget {
   name: string;
   target: Target;
   canonical: Template;
-  frame: Template;
+  /** Null where the host has script code only. */
+  frame: Template | null;
   /** Whether the frame address holds the whole share link. */
   holdsLink: boolean;
   /** Settings that its share link carries. */
@@ -48,6 +52,8 @@ export interface CompiledCard {
   targets: ReadonlyMap<string, CompiledTarget>;
   /** Settings that hold over a change of domain, by the domain group that stands for them. */
   byOrigin: readonly { setting: SettingId; group: OriginGroup; value: string }[];
+  /** Settings whose value is that of the site, where nobody sets another. */
+  needed: readonly { setting: SettingId; fromSite: 'domain' | 'language'; targets: readonly string[] | undefined }[];
   /** Parameters that go along with a setting: they are rewritten, never unknown. */
   companions: ReadonlySet<string>;
   tracking: ReadonlySet<string>;
@@ -55,7 +61,7 @@ export interface CompiledCard {
   framedForms: ReadonlySet<string>;
 }
 
-interface HostEntry {
+export interface HostEntry {
   card: CompiledCard;
   /** The setting that this address itself stands for, where it is another domain for the same. */
   byOrigin: { setting: SettingId; value: string } | undefined;
@@ -75,8 +81,17 @@ function firstSegment(path: string): string {
   return end < 0 ? path.slice(1) : path.slice(1, end);
 }
 
+/** Where a piece of script code, or a short code, leads. */
+export interface CodeTarget {
+  card: CompiledCard;
+  target: CompiledTarget;
+}
+
 /** All cards, ready for recognition. Found by host name (with port) in constant time. */
 export interface HostBook {
+  /** By the address of the script, without scheme. */
+  byScript: ReadonlyMap<string, readonly CodeTarget[]>;
+  byShortcode: ReadonlyMap<string, readonly CodeTarget[]>;
   byHost: ReadonlyMap<string, readonly HostEntry[]>;
   byId: ReadonlyMap<string, CompiledCard>;
 }
@@ -98,7 +113,24 @@ export function makeBook(cards: readonly HostCard[]): HostBook {
         byHost.set(host, [...(byHost.get(host) ?? []), entry]);
       }
   }
-  return { byHost, byId };
+  return { byHost, byId, ...codeTargets(byId.values()) };
+}
+
+/** The address of a script, in whichever scheme it is loaded. */
+export const scriptKey = (src: string): string => src.replace(/^(?:https?:)?\/\//i, '').replace(/[?#].*$/, '');
+
+function codeTargets(cards: Iterable<CompiledCard>): Pick<HostBook, 'byScript' | 'byShortcode'> {
+  const byScript = new Map<string, CodeTarget[]>();
+  const byShortcode = new Map<string, CodeTarget[]>();
+  const add = (map: Map<string, CodeTarget[]>, key: string | undefined, found: CodeTarget): void => {
+    if (key !== undefined) map.set(key, [...(map.get(key) ?? []), found]);
+  };
+  for (const card of cards)
+    for (const target of card.targets.values()) {
+      add(byScript, target.target.script && scriptKey(target.target.script.src), { card, target });
+      add(byShortcode, target.target.shortcode?.name.toLowerCase(), { card, target });
+    }
+  return { byScript, byShortcode };
 }
 
 function makeEntry(card: CompiledCard, group: OriginGroup, forms: readonly CompiledForm[]): HostEntry {
@@ -115,7 +147,7 @@ function makeEntry(card: CompiledCard, group: OriginGroup, forms: readonly Compi
 export const originOf = (card: HostCard, group: OriginGroup): string | undefined => card.origins[group]?.[0];
 
 export const isHonoured = (setting: CardSetting | undefined): setting is HonouredSetting =>
-  setting !== undefined && (setting.in === 'query' || setting.in === 'fragment');
+  setting !== undefined && setting.in !== 'origin' && setting.in !== 'nowhere';
 
 function compileCard(card: HostCard): CompiledCard {
   const settings = Object.entries(card.settings) as [SettingId, CardSetting][];
@@ -125,6 +157,9 @@ function compileCard(card: HostCard): CompiledCard {
     targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(card, name, target)])),
     byOrigin: settings.flatMap(([setting, use]) =>
       use.in === 'origin' ? Object.entries<OriginGroup>(use.words).map(([value, group]) => ({ setting, group, value })) : [],
+    ),
+    needed: settings.flatMap(([setting, use]) =>
+      isHonoured(use) && use.needed && use.fromSite ? [{ setting, fromSite: use.fromSite, targets: use.targets }] : [],
     ),
     companions: new Set(settings.flatMap(([, use]) => (isHonoured(use) ? Object.keys(use.with) : []))),
     tracking: new Set(card.tracking),
@@ -137,10 +172,10 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
   return {
     name,
     target,
-    holdsLink: target.frame.includes('{canonical}'),
+    holdsLink: target.frame?.includes('{canonical}') ?? false,
     shareReads: share?.reads ?? [],
     canonical: compileTemplate(target.canonical),
-    frame: compileTemplate(target.frame),
+    frame: target.frame === undefined ? null : compileTemplate(target.frame),
   };
 }
 
@@ -166,10 +201,12 @@ function encodeValue(value: string): string {
 }
 
 function compileForm(card: CompiledCard, form: LinkForm): CompiledForm {
-  const names = capturesOf({ path: form.path, query: {} });
-  const query = Object.entries(form.query).map(([name, v]) =>
-    v.startsWith(':') ? { name, capture: v.slice(1) } : { name, literal: v },
-  );
+  const names = namesIn(form.path);
+  const query = Object.entries(form.query).map(([name, pattern]) => ({
+    name,
+    pattern: compilePath(pattern, '.'),
+    names: namesIn(pattern),
+  }));
   return {
     card,
     form,
@@ -178,6 +215,9 @@ function compileForm(card: CompiledCard, form: LinkForm): CompiledForm {
     names,
     query,
     reads: readPlaces(card.card, form),
+    pathReads: new Map(
+      form.reads.filter((r) => r.in === 'path').map(({ name, setting, spelling }) => [name, { setting, spelling }]),
+    ),
     specificity:
       form.path.split('/').filter((part) => part && !part.includes(':')).length * 10 +
       query.length * 4 +
@@ -190,20 +230,29 @@ function shapeWeight(card: HostCard, names: readonly string[]): number {
   return names.filter((name) => /\{\d+\}$/.test(card.identifiers[name]?.shape ?? '')).length;
 }
 
-/** URL Pattern path syntax, the part that cards use: literal text and `:name`, one path segment each. */
-export function compilePath(path: string): RegExp {
-  const body = path
-    .split(/:[A-Za-z][A-Za-z0-9_]*/)
-    .map((literal) => literal.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
-    .join('([^/]+)');
+/**
+ * URL Pattern syntax, the part that cards use: literal text, `:name` and `{:name}`, each within one path
+ * segment; in the value of a parameter, each over any text. Where several stand in one segment their
+ * length is bounded, so that no pattern can make matching slow.
+ */
+export function compilePath(pattern: string, within = '[^/]'): RegExp {
+  const body = pattern
+    .split(within === '.' ? /$^/ : /(?<=\/)/)
+    .map((segment) => {
+      const literals = segment.replace(NAME_IN_PATTERN, '\u0000').split('\u0000');
+      const capture = `(${within}${literals.length > 2 ? '{1,120}' : '+'})`;
+      return literals.map((literal) => literal.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join(capture);
+    })
+    .join('');
   return new RegExp(`^${body}$`);
 }
 
 function readPlaces(card: HostCard, form: LinkForm): CompiledForm['reads'] {
   const reads = { query: new Map<string, ReadPlace>(), fragment: new Map<string, ReadPlace>() };
-  for (const { in: place, name, setting, spelling } of form.reads) reads[place].set(name, { setting, spelling });
+  for (const { in: place, name, setting, spelling } of form.reads)
+    if (place !== 'path') reads[place].set(name, { setting, spelling });
   if (form.framed)
     for (const [setting, use] of Object.entries(card.settings) as [SettingId, CardSetting][])
-      if (isHonoured(use)) reads[use.in].set(use.name, { setting, spelling: use.spelling });
+      if (isHonoured(use) && use.in !== 'attribute') reads[use.in].set(use.name, { setting, spelling: use.spelling });
   return reads;
 }

@@ -48,15 +48,37 @@ const spelling = z.discriminatedUnion('form', [
       'numberFromZero',
     ]),
   }),
+  z.strictObject({ form: z.literal('list'), separator: z.string().min(1).max(3) }),
 ]);
 
-const place = { in: z.enum(['query', 'fragment']), name: z.string().min(1).max(60) };
+const placeName = z.string().min(1).max(60);
 
 const identifier = z.strictObject({
   name: z.string().min(1).max(40).describe('What it identifies, in a word'),
   shape,
   words: sentence,
   example: z.string().max(80),
+  samples: z.array(z.string().max(80)).default([]).describe('Stand in the host’s own instructions, and must be replaced'),
+});
+
+/** Attributes of a placeholder or a short code: `{capture}`, `{canonical}`, or the words themselves. */
+const fixedAttributes = z.record(z.string().regex(/^[a-z][a-z0-9-]*$/), z.string().max(200));
+
+const script = z.strictObject({
+  src: z.url({ protocol: /^https?$/ }).describe('The script that turns the placeholder into the embed'),
+  element: z.enum(['div', 'a', 'blockquote']),
+  attributes: fixedAttributes.describe('Attributes that say which item it is'),
+  prefix: z.string().max(30).default('').describe('Stands before the name of a setting in its attribute'),
+  picture: template.optional().describe('A picture shown until the script has run'),
+});
+
+const access = z.strictObject({
+  needs: z.enum(['release', 'date', 'key', 'signIn', 'http', 'domain', 'open']),
+  status: z.number().int().min(100).max(599).optional().describe('The answer to a frame by which it shows'),
+  only: z.record(word, z.array(z.string())).optional().describe('Only for these identifiers'),
+  words: sentence,
+  remedy: sentence,
+  date,
 });
 
 const fit = z.discriminatedUnion('by', [
@@ -73,6 +95,11 @@ const fit = z.discriminatedUnion('by', [
     usual: z.string(),
     width: z.number().int().positive(),
   }),
+  z.strictObject({
+    by: z.enum(['content', 'number']).describe('Height of the content, told by message, or a number of pixels'),
+    height: z.number().int().positive(),
+    width: z.number().int().positive(),
+  }),
 ]);
 
 const target = z.strictObject({
@@ -80,8 +107,12 @@ const target = z.strictObject({
   scope: z.enum(SCOPES),
   id: z.array(word).min(1).describe('Captures that together are the identifier'),
   canonical: template,
-  frame: template,
+  frame: template.optional().describe('Absent where the host has script code only'),
   fit,
+  least: z.strictObject({ width: z.number().int().positive(), height: z.number().int().positive() }).optional(),
+  script: script.optional(),
+  shortcode: z.strictObject({ name: word, attributes: fixedAttributes }).optional(),
+  access: z.array(access).default([]),
   allow: z.array(z.string().regex(/^[a-z-]+$/)).describe('Permissions Policy features that its player needs'),
 });
 
@@ -90,17 +121,29 @@ const link = z.strictObject({
   name: sentence,
   target: word,
   on: z.array(originGroup).min(1),
-  path: z.string().startsWith('/').max(200).describe('URL Pattern: literal text and :names'),
-  query: z.record(z.string(), z.string()).default({}).describe('Parameters that must be there: a literal, or :name to capture'),
+  path: z
+    .string()
+    .startsWith('/')
+    .max(200)
+    .refine((path) => path.split('/').every((segment) => namesIn(segment).length <= 3), 'at most three :names in one segment')
+    .describe('URL Pattern: literal text and :names'),
+  query: z
+    .record(z.string(), z.string())
+    .default({})
+    .describe('Parameters that must be there: literal text and :names, as in a path'),
   framed: z.boolean().default(false).describe('Whether this is the frame address, with the settings in it'),
   wraps: word.optional().describe('Capture that holds the whole share link'),
-  reads: z.array(z.strictObject({ ...place, setting: settingId, spelling })).default([]),
+  reads: z
+    .array(z.strictObject({ in: z.enum(['query', 'fragment', 'path']), name: placeName, setting: settingId, spelling }))
+    .default([])
+    .describe('Settings that the link carries; in the path, the name is that of a capture'),
   refused: z.strictObject({ why: sentence, remedy: sentence }).optional(),
   examples: z.array(z.url()).min(1),
 });
 
 const honoured = z.strictObject({
-  ...place,
+  in: z.enum(['query', 'fragment', 'attribute']).describe('An attribute is one of the script code’s placeholder'),
+  name: placeName,
   spelling,
   usual: z.string().optional().describe('What the host does when nothing is sent'),
   with: z
@@ -108,6 +151,8 @@ const honoured = z.strictObject({
     .default({})
     .describe('Query parameters that must be sent along, each a capture'),
   targets: z.array(word).optional().describe('Only for these targets'),
+  fromSite: z.enum(['domain', 'language']).optional().describe('The value is that of the site, where nobody sets another'),
+  needed: z.boolean().default(false).describe('Sent even when nobody asked, since nothing shows without it'),
   allow: z.string().optional().describe('Permissions Policy feature that it needs while on'),
   limits: z
     .array(z.strictObject({ values: z.array(z.string()).optional(), targets: z.array(word).optional(), happens: sentence, date }))
@@ -144,7 +189,7 @@ export const cardSchema = z
         encoding: z.enum(['object', 'json']),
         event: z.string().describe('Path to the name of the event, with dots'),
         events: z.record(z.string(), z.enum(['ready', 'playing', 'paused', 'time', 'ended', 'page'])),
-        fields: z.partialRecord(z.enum(['time', 'duration', 'muted', 'title', 'page', 'offers']), field),
+        fields: z.partialRecord(z.enum(['time', 'duration', 'muted', 'title', 'page', 'offers', 'height', 'track']), field),
         ask: z.partialRecord(z.enum(['play', 'pause', 'seek', 'mute', 'unmute']), z.json()).default({}),
       })
       .optional(),
@@ -157,13 +202,16 @@ export const cardSchema = z
         if (!card.origins[group])
           context.addIssue({ code: 'custom', path: ['links', i, 'on'], message: `the card has no "${group}" origins` });
       for (const name of capturesOf(form))
-        if (!card.identifiers[name] && name !== form.wraps)
+        if (!card.identifiers[name] && name !== form.wraps && !form.reads.some((r) => r.in === 'path' && r.name === name))
           context.addIssue({
             code: 'custom',
             path: ['links', i],
             message: `"${name}" is captured, but has no shape in identifiers`,
           });
     });
+    for (const [name, { frame, script }] of Object.entries(card.targets))
+      if (!frame && !script)
+        context.addIssue({ code: 'custom', path: ['targets', name], message: 'it has neither a frame address nor script code' });
   });
 
 export type HostCard = z.infer<typeof cardSchema>;
@@ -177,7 +225,10 @@ export type PlayerMessages = NonNullable<HostCard['player']>;
 
 /** Names that a link form captures from path and query. */
 export function capturesOf(form: Pick<LinkForm, 'path' | 'query'>): string[] {
-  const inPath = [...form.path.matchAll(/:([A-Za-z][A-Za-z0-9_]*)/g)].map((m) => m[1]!);
-  const inQuery = Object.values(form.query).flatMap((v) => (v.startsWith(':') ? [v.slice(1)] : []));
-  return [...inPath, ...inQuery];
+  return [form.path, ...Object.values(form.query)].flatMap(namesIn);
 }
+
+/** A name within a pattern: `:name`, or `{:name}` where letters follow (URL Pattern Standard, section 1.1). */
+export const NAME_IN_PATTERN = /\{:([A-Za-z]\w*)\}|:([A-Za-z]\w*)/g;
+
+export const namesIn = (pattern: string): string[] => [...pattern.matchAll(NAME_IN_PATTERN)].map((m) => (m[1] ?? m[2])!);

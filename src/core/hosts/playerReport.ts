@@ -9,6 +9,10 @@ export interface PlayerReport {
   muted?: boolean;
   title?: string;
   page?: number;
+  /** Height of the content in pixels. */
+  height?: number;
+  /** Number of the track, from 1. */
+  track?: number;
 }
 
 const seconds = z.number().min(0).max(360_000).optional().catch(undefined);
@@ -18,6 +22,8 @@ const fields = z.object({
   muted: z.boolean().optional().catch(undefined),
   title: z.string().max(300).optional().catch(undefined),
   page: z.number().int().positive().optional().catch(undefined),
+  height: z.number().positive().max(40_000).optional().catch(undefined),
+  track: z.number().int().positive().optional().catch(undefined),
 });
 
 /** Reads a player's message as its card declares; undefined for a message that is none of its own. */

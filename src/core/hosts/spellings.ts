@@ -16,7 +16,7 @@ const shifted = (by: number): Form => ({
 });
 
 /** How hosts spell values, one entry a form. */
-const FORMS: Record<Exclude<Spelling['form'], 'words'>, Form> = {
+const FORMS: Record<Exclude<Spelling['form'], 'words' | 'list'>, Form> = {
   seconds: { write: String, read: parseTime },
   milliseconds: {
     write: (v) => String(Math.round(Number(v) * 1000)),
@@ -34,11 +34,14 @@ const FORMS: Record<Exclude<Spelling['form'], 'words'>, Form> = {
 
 /** The value as the host spells it, or undefined where it has no word for it. */
 export function spell(spelling: Spelling, value: SettingValue): string | undefined {
-  return spelling.form === 'words' ? spelling.words[String(value)] : FORMS[spelling.form].write(value);
+  if (spelling.form === 'words') return spelling.words[String(value)];
+  if (spelling.form === 'list') return String(value).replaceAll(',', spelling.separator);
+  return FORMS[spelling.form].write(value);
 }
 
 /** The value that a host's text spells, or undefined. */
 export function unspell(spelling: Spelling, text: string): SettingValue | undefined {
+  if (spelling.form === 'list') return text.replaceAll(spelling.separator, ',');
   if (spelling.form !== 'words') return FORMS[spelling.form].read(text);
   for (const value in spelling.words) if (spelling.words[value] === text) return value;
   return undefined;

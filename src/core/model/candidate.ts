@@ -1,12 +1,26 @@
 /** A half-open range of UTF-16 code units in the text that was brought in: `[from, to)`. */
 export type Range = readonly [from: number, to: number];
 
-export const SOURCES = ['link', 'iframe', 'object', 'script'] as const;
+export const SOURCES = ['link', 'iframe', 'object', 'script', 'media', 'shortcode', 'markdown'] as const;
 export type Source = (typeof SOURCES)[number];
 
 /** Something that reading put right, with what stood there and what it was taken for. */
 export interface Repair {
-  code: 'schemeAdded' | 'schemeRelative' | 'entityTwice' | 'spaceTrimmed' | 'tagUnclosed';
+  code:
+    | 'schemeAdded'
+    | 'schemeRelative'
+    | 'entityTwice'
+    | 'spaceTrimmed'
+    | 'tagUnclosed'
+    | 'curlyQuotes'
+    | 'escapedCode'
+    | 'quoteMissing'
+    | 'quoteDoubled'
+    | 'questionTwice'
+    | 'questionMissing'
+    | 'fragmentFirst'
+    | 'oldCode'
+    | 'jsx';
   was: string;
   now: string;
 }
@@ -17,6 +31,12 @@ export interface Attribute {
   value: string | null;
 }
 
+/** An attribute with its places: of the whole, and of its value; both in the text that was brought in. */
+export interface PlacedAttribute extends Attribute {
+  whole: Range;
+  range: Range | null;
+}
+
 /** Why something that was found cannot be used, as data; the sentence is in the message file. */
 export type Refusal =
   | { code: 'emptyText' }
@@ -25,8 +45,10 @@ export type Refusal =
   | { code: 'unsafeScheme'; scheme: string }
   | { code: 'notAnAddress'; text: string }
   | { code: 'sourceMissing' }
-  | { code: 'codeUnsupported'; source: Source }
+  | { code: 'scriptUnknown'; address: string }
+  | { code: 'shortcodeUnknown'; name: string }
   | { code: 'brokenIdentifier'; host: string; found: string; shape: string; example: string }
+  | { code: 'sampleIdentifier'; host: string; found: string; example: string }
   | { code: 'linkUnknown'; host: string; example: string }
   | { code: 'notForVisitors'; host: string; form: string; why: string; remedy: string; instead: string };
 
@@ -38,8 +60,14 @@ export interface Candidate {
   address: string | null;
   /** Where the address stands in the text. */
   addressRange: Range | null;
-  /** Of an iframe, all but `src`, in order. */
-  attributes: readonly Attribute[];
+  /** Of the element that holds the address, all but the address itself, in order; of a script, those of its placeholder. */
+  attributes: readonly PlacedAttribute[];
+  /** Name of that element, or of the short code. */
+  element?: string;
+  /** The start tag of that element. */
+  tag?: Range;
+  /** A wrapper whose padding holds the ratio: `16:9`, and where the padding stands. */
+  wrapper?: { ratio: string; padding: Range };
   repairs: readonly Repair[];
   refusal?: Refusal;
 }

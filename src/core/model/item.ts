@@ -38,8 +38,8 @@ export interface Item {
   captures: Readonly<Record<string, string>>;
   /** The share link, tidy. */
   canonical: string;
-  /** The frame address without any setting. */
-  frame: string;
+  /** The frame address without any setting; null where the host has script code only. */
+  frame: string | null;
   /** `16:9`, where the host or the link form tells it. */
   ratio: string | null;
   /** What the link or the code already asks for. */
@@ -47,6 +47,8 @@ export interface Item {
   unknown: readonly Parameter[];
   dropped: readonly Dropped[];
   kept: Kept;
+  /** Names of other cards that claim this link just as well. */
+  rivals?: readonly string[];
 }
 
 /** What the host says of an item when asked; every field may be missing. */
@@ -58,4 +60,8 @@ export interface Facts {
   pages?: number;
   ratio?: string;
   cover?: string;
+  /** Chapters: seconds and words. */
+  chapters?: readonly { at: number; title: string }[];
+  /** Height of the content in pixels, where the player tells it. */
+  contentHeight?: number;
 }

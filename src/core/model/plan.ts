@@ -10,7 +10,7 @@ export type Origin = SettingId | 'item';
 
 /** What is sent to the host for a setting, exactly. */
 export interface Sent {
-  in: 'query' | 'fragment' | 'origin';
+  in: 'query' | 'fragment' | 'origin' | 'attribute';
   name: string;
   value: string;
 }
@@ -20,6 +20,9 @@ export type Reason =
   | { code: 'sent' }
   | { code: 'alreadySo' }
   | { code: 'byFrame' }
+  | { code: 'byElement' }
+  | { code: 'fromSite' }
+  | { code: 'elementLacks'; kind: string }
   | { code: 'limited'; happens: string; date: string }
   | { code: 'nearest'; value: SettingValue; since: string; note: string }
   | { code: 'withdrawn'; since: string; note: string }
@@ -61,6 +64,16 @@ export interface Box {
   heightFrom: Origin;
 }
 
+/** A placeholder element and the script that turns it into the embed. */
+export interface ScriptPlan {
+  element: string;
+  attributes: readonly { name: string; value: string; origin: Origin }[];
+  /** A picture within the placeholder, for as long as the script has not run. */
+  picture: { src: string; alt: string } | null;
+  text: string | null;
+  src: string;
+}
+
 /** Everything that writing needs, and what became of each setting. */
 export interface Plan {
   entries: readonly PlanEntry[];
@@ -71,6 +84,10 @@ export interface Plan {
   link: { base: string; parts: readonly AddressPart[] };
   allow: readonly { feature: string; origin: Origin }[];
   fullscreen: boolean;
+  /** The host's script code, where it has no frame: its placeholder's attributes, and the script. */
+  script: ScriptPlan | null;
+  /** A media file that needs no host: the element of our own that plays it. */
+  media: 'video' | 'audio' | 'img' | null;
   box: Box;
   /** Settings done by the frame's own markup. */
   frame: Settings;

@@ -10,7 +10,12 @@ export type ValueType =
   | { type: 'colour' }
   | { type: 'ratio' }
   | { type: 'language' }
-  | { type: 'text'; longest: number };
+  | { type: 'text'; longest: number }
+  /** Some of the options, joined by commas. */
+  | { type: 'set'; options: readonly string[] }
+  /** An id, or several classes, as HTML takes them. */
+  | { type: 'name' }
+  | { type: 'names' };
 
 export type SettingValue = string | number;
 
@@ -27,7 +32,20 @@ const READERS = {
   // BCP 47 primary language and region are all that hosts take.
   language: (text) => (/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/.test(text) && text.length < 24 ? text : undefined),
   text: (text, type: { longest: number }) => (text.length <= type.longest ? text : undefined),
+  set: (text, type: { options: readonly string[] }) => someOf(text, type.options),
+  name: (text) => (NAME.test(text) ? text : undefined),
+  names: (text) => (text.split(/\s+/).every((name) => NAME.test(name)) ? text : undefined),
 } satisfies Record<ValueType['type'], Reader>;
+
+const NAME = /^[A-Za-z_][\w-]{0,79}$/;
+
+/** Those of the options that are named, in the order of the options; undefined when another is. */
+function someOf(text: string, options: readonly string[]): string | undefined {
+  const named = text.split(/[\s,]+/).filter((name) => name !== '');
+  return named.length > 0 && named.every((name) => options.includes(name))
+    ? options.filter((option) => named.includes(option)).join(',')
+    : undefined;
+}
 
 /** The value that `text` writes, or undefined when it does not fit the type. */
 export function parseValue(type: ValueType, text: string): SettingValue | undefined {

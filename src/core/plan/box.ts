@@ -26,6 +26,7 @@ function planHeight({ settings, item, target }: Asked): Pick<Box, 'height' | 'he
   if (settings.height !== undefined) return { height: { by: 'number', pixels: Number(settings.height) }, heightFrom: 'height' };
   if (settings.ratio !== undefined) return { height: { by: 'ratio', ratio: String(settings.ratio) }, heightFrom: 'ratio' };
   const fit = target?.target.fit;
+  if (fit?.by === 'content' || fit?.by === 'number') return { height: { by: 'number', pixels: fit.height }, heightFrom: 'item' };
   if (fit?.by !== 'steps') return { height: { by: 'ratio', ratio: item.ratio ?? USUAL_RATIO }, heightFrom: 'item' };
   const chosen = settings[fit.setting];
   const pixels = fit.heights[String(chosen ?? fit.usual)] ?? fit.heights[fit.usual]!;

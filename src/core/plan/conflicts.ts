@@ -7,8 +7,8 @@ type Conflict = Required<Pick<PlanEntry, 'reason' | 'fix'>>;
 
 /** Settings that cannot both hold. Each rule stands with the setting that has to give way. */
 const RULES: { readonly [Id in SettingId]?: (asked: Asked) => Conflict | undefined } = {
-  autoplay: ({ settings, card }) =>
-    settings.autoplay === 'on' && settings.mute !== 'on' && isHonoured(card?.card.settings.mute)
+  autoplay: ({ item, settings, card }) =>
+    settings.autoplay === 'on' && settings.mute !== 'on' && (item.form === 'file' || isHonoured(card?.card.settings.mute))
       ? { reason: { code: 'autoplayNeedsMute' }, fix: { mute: 'on' } }
       : undefined,
   end: ({ settings: { start = 0, end } }) => {

@@ -6,6 +6,7 @@ import type { Asked } from './asked.ts';
 export function planLink({ item, settings, card, target }: Asked): Plan['link'] {
   const parts: AddressPart[] = [];
   for (const { in: place, name, setting, spelling } of target?.shareReads ?? []) {
+    if (place === 'path') continue;
     const value = settings[setting];
     const spelt = value === undefined ? undefined : spell(spelling, value);
     if (spelt !== undefined) parts.push({ in: place, name, raw: `${name}=${encodeURIComponent(spelt)}`, origin: setting });

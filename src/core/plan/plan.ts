@@ -7,7 +7,9 @@ import type { Asked } from './asked.ts';
 import { planBox } from './box.ts';
 import { findConflict } from './conflicts.ts';
 import { planLink } from './link.ts';
+import { planScript } from './script.ts';
 import { planSetting } from './setting.ts';
+import { withSiteValues } from './siteValues.ts';
 
 /**
  * Step 3, `item + settings + site → plan`: every setting asked for ends in exactly one state, with its
@@ -16,10 +18,12 @@ import { planSetting } from './setting.ts';
 export function plan(item: Item, settings: Settings, book: HostBook, site: Site | null): Plan {
   const card = item.host === null ? null : (book.byId.get(item.host) ?? null);
   const target = (item.target !== null && card?.targets.get(item.target)) || null;
-  const asked: Asked = { item, settings, card, target };
+  const asked: Asked = { item, settings: card ? withSiteValues(settings, card, { target, site }) : settings, card, target };
   const entries: PlanEntry[] = [];
-  if (Object.keys(settings).length > 0)
-    for (const { id } of SETTINGS) if (settings[id] !== undefined) entries.push(settle(id, asked));
+  if (Object.keys(asked.settings).length > 0)
+    for (const { id } of SETTINGS)
+      if (asked.settings[id] !== undefined)
+        entries.push(settings[id] === undefined ? { ...settle(id, asked), reason: { code: 'fromSite' } } : settle(id, asked));
   return {
     entries,
     base: planBase(asked, entries),
@@ -27,10 +31,14 @@ export function plan(item: Item, settings: Settings, book: HostBook, site: Site 
     link: planLink(asked),
     allow: planAllow(asked, entries),
     fullscreen: target?.target.allow.includes('fullscreen') ?? false,
+    script: planScript(asked, entries),
+    media: item.form === 'file' ? (MEDIA[item.kind] ?? null) : null,
     box: planBox(asked, site),
     frame: settings,
   };
 }
+
+const MEDIA: { readonly [Kind in Item['kind']]?: Plan['media'] } = { video: 'video', audio: 'audio', picture: 'img' };
 
 function settle(id: SettingId, asked: Asked): PlanEntry {
   const entry = planSetting(id, asked);
@@ -42,7 +50,7 @@ function settle(id: SettingId, asked: Asked): PlanEntry {
 function planBase({ item, card }: Asked, entries: readonly PlanEntry[]): Plan['base'] {
   for (const entry of entries)
     for (const sent of entry.sent)
-      if (sent.in === 'origin' && card) {
+      if (sent.in === 'origin' && card && item.frame !== null) {
         const origin = originOf(card.card, sent.value as never)!;
         const rest = item.frame.slice(new URL(item.frame).origin.length);
         return [
@@ -50,18 +58,18 @@ function planBase({ item, card }: Asked, entries: readonly PlanEntry[]): Plan['b
           { text: rest, origin: 'item' },
         ];
       }
-  return [{ text: item.frame, origin: 'item' }];
+  return [{ text: item.frame ?? item.canonical, origin: 'item' }];
 }
 
 function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
   const parts: AddressPart[] = [];
   for (const { setting, sent } of entries)
     for (const s of sent)
-      if (s.in !== 'origin')
+      if (s.in === 'query' || s.in === 'fragment')
         parts.push({
           in: s.in,
           name: s.name,
-          raw: `${encodeURIComponent(s.name)}=${encodeURIComponent(s.value)}`,
+          raw: `${encodeURIComponent(s.name)}=${item.form === 'file' ? s.value : encodeURIComponent(s.value)}`,
           origin: setting,
         });
   for (const { in: place, name, raw } of item.unknown) parts.push({ in: place, name, raw, origin: 'item' });

@@ -1,4 +1,5 @@
 import { isHonoured } from '../hosts/book.ts';
+import { byElement } from '../hosts/byElement.ts';
 import type { CardSetting, HonouredSetting } from '../hosts/card.ts';
 import { spell } from '../hosts/spellings.ts';
 import type { Item } from '../model/item.ts';
@@ -17,14 +18,23 @@ export function planSetting(id: SettingId, asked: Asked): PlanEntry {
 }
 
 function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outcome {
-  if (settingOf(id).moment === 'frame') return ['done here', { code: 'byFrame' }];
+  const own = card?.card.settings[id];
+  if (settingOf(id).moment === 'frame' && !isHonoured(own)) return ['done here', { code: 'byFrame' }];
+  if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
   if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
-  const use: CardSetting | undefined = card.card.settings[id];
+  const use: CardSetting | undefined = own;
   if (!use) return ['not offered', { code: 'hostLacks', host: card.card.name }];
   if (use.in === 'nowhere') return ['not offered', { code: 'withdrawn', since: use.since, note: use.note }];
   if (use.in === 'origin') return byOrigin(use.words[String(value)], value === use.usual, card.card.name);
   return isHonoured(use) ? honour(use, value, { item, card }) : ['not offered', { code: 'hostLacks', host: card.card.name }];
+}
+
+function playHere(id: SettingId, value: SettingValue, { kind }: Item): Outcome {
+  if (!makesSense(id, kind)) return ['not applicable', { code: 'otherKind', kind }];
+  if (!byElement(id, kind)) return ['not offered', { code: 'elementLacks', kind }];
+  if (id === 'page') return ['sent', { code: 'byElement' }, [{ in: 'fragment', name: 'page', value: String(value) }]];
+  return ['done here', { code: 'byElement' }];
 }
 
 function byOrigin(group: string | undefined, usual: boolean, host: string): Outcome {
@@ -33,6 +43,7 @@ function byOrigin(group: string | undefined, usual: boolean, host: string): Outc
 }
 
 function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<Asked, 'item' | 'card'>): Outcome {
+  if ((use.in === 'attribute') !== (item.frame === null)) return ['not offered', { code: 'hostLacks', host: card!.card.name }];
   if (use.targets && !use.targets.includes(item.target!)) return ['not applicable', { code: 'otherTarget', form: item.form }];
   const withdrawn = use.withdrawn.find((w) => w.value === value);
   const given = withdrawn ? withdrawn.nearest : value;
@@ -54,7 +65,7 @@ function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<
 
 /** What must be sent along; left out where the frame address holds it already, or the item has none. */
 function companions(use: HonouredSetting, { frame, captures }: Item): Sent[] {
-  const held = new URLSearchParams(frame.split('?')[1] ?? '');
+  const held = new URLSearchParams(frame?.split('?')[1] ?? '');
   return Object.entries(use.with).flatMap(([name, template]) => {
     const capture = captures[template.replace(/^\{|\}$/g, '')];
     return capture === undefined || held.has(name) ? [] : [{ in: 'query' as const, name, value: capture }];

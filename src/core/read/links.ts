@@ -13,7 +13,7 @@ const TRAILING = /[.,;:!?'’)\]}]+$/;
 
 /** Links in plain text: the text as a whole when it is one word, otherwise all that it names. */
 export function readLinks(text: string, offset = 0): Candidate[] {
-  if (PLAIN.test(text) && !text.includes('&amp;')) return [plainLink(text, offset)];
+  if (PLAIN.test(text) && !MIXED.test(text)) return [plainLink(text, offset)];
   const from = text.search(/\S/);
   if (from < 0) return [];
   const word = text.trim();
@@ -53,6 +53,8 @@ function trimTail(link: string): string {
   return link.slice(0, link.length - tail.length + keep);
 }
 
+/** Signs that may have to be put right: an entity, two questions, an ampersand before any, a question in the fragment. */
+const MIXED = /&amp;|\?.*\?|^[^?]*&|#.*\?/i;
 /** The usual case by far: one full link, and nothing to put right. */
 const PLAIN = /^https?:\/\/[!-~]+$/;
 
@@ -82,6 +84,11 @@ export function readAddress(written: string): Address {
     repairs.push({ code: address.startsWith('//') ? 'schemeRelative' : 'schemeAdded', was: address, now: completed });
     address = completed;
   }
+  const tidy = putInOrder(address);
+  if (tidy) {
+    repairs.push({ code: tidy.code, was: address, now: tidy.address });
+    address = tidy.address;
+  }
   const scheme = SCHEME.exec(address)?.[1]?.toLowerCase();
   if (scheme !== 'http' && scheme !== 'https')
     return {
@@ -92,6 +99,28 @@ export function readAddress(written: string): Address {
   if (!parseUrl(address)) return { address: null, repairs, refusal: { code: 'notAnAddress', text: written.slice(0, 80) } };
   return { address, repairs };
 }
+
+/** Parameters joined by the wrong sign, or behind the fragment. */
+function putInOrder(address: string): { code: Repair['code']; address: string } | undefined {
+  const [head = '', fragment] = split(address, '#');
+  const [path, query] = split(head, '?');
+  const wrong = query === undefined ? -1 : query.search(/\?[\w-]+=/);
+  if (query !== undefined && wrong > 0 && !query.slice(0, wrong).includes('://'))
+    return { code: 'questionTwice', address: rejoin(path, query.replace(/\?(?=[\w-]+=)/g, '&'), fragment) };
+  const missing = query === undefined && /^(.*?)&([\w-]+=.*)$/s.exec(path);
+  if (missing) return { code: 'questionMissing', address: rejoin(missing[1]!, missing[2]!, fragment) };
+  // A fragment with a path of its own is one of an application, not of a place.
+  const behind = query === undefined && fragment !== undefined && /^([\w:.=,-]*)\?([\w-]+=.*)$/s.exec(fragment);
+  return behind ? { code: 'fragmentFirst', address: rejoin(path, behind[2]!, behind[1]!) } : undefined;
+}
+
+function split(text: string, sign: string): [string, string | undefined] {
+  const at = text.indexOf(sign);
+  return at < 0 ? [text, undefined] : [text.slice(0, at), text.slice(at + 1)];
+}
+
+const rejoin = (path: string, query: string, fragment: string | undefined): string =>
+  `${path}?${query}${fragment ? `#${fragment}` : ''}`;
 
 function trimControls(text: string): string {
   let [from, to] = [0, text.length];

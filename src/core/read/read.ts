@@ -1,6 +1,8 @@
-import type { Candidate } from '../model/candidate.ts';
+import type { Candidate, Range } from '../model/candidate.ts';
 import { readLinks } from './links.ts';
 import { readMarkup } from './markup.ts';
+import { mend, type Mended } from './mend.ts';
+import { readShortcodes } from './shortcodes.ts';
 
 /** The longest text that is read, in UTF-16 code units: a large web page, several times over. */
 export const LONGEST_TEXT = 5_000_000;
@@ -11,9 +13,33 @@ export const LONGEST_TEXT = 5_000_000;
  */
 export function read(text: string): Candidate[] {
   if (text.length > LONGEST_TEXT) return [refused({ code: 'tooLong', most: LONGEST_TEXT })];
-  const found = text.includes('<') ? readMarkup(text) : readLinks(text);
+  const found = CODE.test(text) ? readCode(text) : readLinks(text);
   if (found.length > 0) return found;
   return [refused(text.trim() === '' ? { code: 'emptyText' } : { code: 'nothingFound' })];
+}
+
+/** Without any of these there is nothing but links in a text. */
+const CODE = /[<[]|&(?:amp;)?lt;/i;
+
+function readCode(text: string): Candidate[] {
+  const mended = mend(text);
+  const found = mended.text.includes('<') ? readMarkup(mended.text) : readShortcodes(mended.text);
+  if (mended.repairs.length === 0) return found;
+  return found.map((candidate) => replaced(candidate, mended));
+}
+
+/** The candidate with its ranges in the text that was brought in, and what had to be put right before it could be read. */
+function replaced(candidate: Candidate, { origin, repairs }: Mended): Candidate {
+  const back = ([from, to]: Range): Range => [origin(from), origin(to)];
+  return {
+    ...candidate,
+    range: back(candidate.range),
+    addressRange: candidate.addressRange && back(candidate.addressRange),
+    attributes: candidate.attributes.map((a) => ({ ...a, whole: back(a.whole), range: a.range && back(a.range) })),
+    ...(candidate.tag && { tag: back(candidate.tag) }),
+    ...(candidate.wrapper && { wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding) } }),
+    repairs: [...repairs, ...candidate.repairs],
+  };
 }
 
 function refused(refusal: Candidate['refusal']): Candidate {

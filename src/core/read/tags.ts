@@ -1,12 +1,12 @@
 import { Tokenizer } from 'htmlparser2';
-import type { Attribute, Range } from '../model/candidate.ts';
+import type { PlacedAttribute, Range } from '../model/candidate.ts';
 
-/** A start tag, as it stands in the text; `range` of an attribute is that of its value. */
+/** A start tag, as it stands in the text. */
 export interface Tag {
   name: string;
   from: number;
   to: number;
-  attributes: (Attribute & { range: Range | null })[];
+  attributes: PlacedAttribute[];
   unclosed?: boolean;
 }
 
@@ -19,7 +19,10 @@ export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag
   let tag = null as Tag | null;
   let name = '';
   let value: string | null = null;
+  let nameFrom = 0;
   let nameEnd = 0;
+  /** Where the value begins that has not ended yet. */
+  let open = -1;
 
   const close = (end: number): void => {
     if (!tag) return;
@@ -44,20 +47,30 @@ export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag
       onattribname(from, to) {
         if (tag) name = text.slice(from, to).toLowerCase();
         value = null;
+        nameFrom = from;
         nameEnd = to;
+        open = -1;
       },
       onattribdata(from, to) {
-        if (tag) append(text.slice(from, to));
+        if (!tag) return;
+        if (open < 0) open = from;
+        append(text.slice(from, to));
       },
       onattribentity(codepoint) {
         if (tag) append(String.fromCodePoint(codepoint));
       },
       onattribend(quote, end) {
         if (!tag) return;
+        open = -1;
         const range: Range | null = value === null ? null : valueRange(text, nameEnd, end, Number(quote) > UNQUOTED);
         // HTML, 13.2.5.33: of two attributes with one name, the first holds.
         if (tag.attributes.length < MOST_ATTRIBUTES && !tag.attributes.some((a) => a.name === name))
-          tag.attributes.push({ name, value: value ?? (Number(quote) > 0 ? '' : null), range });
+          tag.attributes.push({
+            name,
+            value: value ?? (Number(quote) > 0 ? '' : null),
+            whole: [nameFrom, range ? end : nameEnd],
+            range,
+          });
       },
       onopentagend: close,
       onselfclosingtag: close,
@@ -77,9 +90,17 @@ export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag
   tokenizer.end();
   if (tag) {
     tag.unclosed = true;
+    if (open >= 0) tag.attributes.push(cutOff(text, name, nameFrom, open));
     close(text.length - 1);
   }
   return { tags, texts };
+}
+
+/** The last attribute of a text that ends before its closing quote: up to the first thing that no address holds. */
+function cutOff(text: string, name: string, nameFrom: number, from: number): PlacedAttribute {
+  const value = /^[^\s<>"'`]*/.exec(text.slice(from, from + 4000))![0];
+  const to = from + value.length;
+  return { name, value, whole: [nameFrom, to], range: [from, to] };
 }
 
 /** Where the value of an attribute stands, between its quotes, with whatever entities are in it. */

@@ -1,12 +1,13 @@
 import type { CompiledForm, HostBook } from '../hosts/book.ts';
-import type { Candidate, Range } from '../model/candidate.ts';
-import type { Parameter } from '../model/item.ts';
+import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
+import type { Item, Parameter } from '../model/item.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { SettingId } from '../settings/list.ts';
 import { decode, splitAddress } from './address.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { matchLink, type LinkMatch } from './match.ts';
 import { isIdentity, readSetting } from './parameters.ts';
+import { codeOf, readCodeSetting } from './script.ts';
 
 /** What one part of a pasted text means. */
 export type Meaning =
@@ -24,17 +25,29 @@ export interface Segment {
   meaning: Meaning;
 }
 
+interface Taken {
+  candidate: Candidate;
+  item?: Item | undefined;
+}
+
 /** The chosen candidate taken apart, in the order of the text. Ranges are of the whole text. */
-export function anatomy(text: string, candidate: Candidate, book: HostBook): Segment[] {
-  const { address, addressRange, range } = candidate;
+export function anatomy(text: string, taken: Taken, book: HostBook): Segment[] {
+  const { address, addressRange, range, source, tag } = taken.candidate;
+  if (taken.item && (source === 'script' || source === 'shortcode')) {
+    const name = book.byId.get(taken.item.host!)!.card.name;
+    const at = addressRange ?? tag;
+    return inOrder([...(at ? [{ range: at, meaning: { role: 'host', name } as const }] : []), ...attributeSegments(taken, book)]);
+  }
   if (address === null || addressRange === null) return range[1] > range[0] ? [{ range, meaning: { role: 'broken' } }] : [];
   const match = matchLink(splitAddress(address), book);
   const found = match && !('refusal' in match) ? match : null;
   const refused = match && 'refusal' in match ? match.refusal : null;
   const name = found?.form.card.card.name ?? (refused && 'host' in refused ? refused.host : null);
   const segments = addressSegments(text.slice(...addressRange), addressRange[0], found, name);
-  return [...segments, ...attributeSegments(text, candidate)].sort((a, b) => a.range[0] - b.range[0]);
+  return inOrder([...segments, ...attributeSegments(taken, book)]);
 }
+
+const inOrder = (segments: Segment[]): Segment[] => segments.sort((a, b) => a.range[0] - b.range[0]);
 
 const PARTS = /^((?:https?:)?\/\/)?([^/?#]*)([^?#]*)(\?[^#]*)?(#.*)?$/is;
 
@@ -109,25 +122,32 @@ function parameterMeaning(parameter: Parameter, match: LinkMatch | null, seen: S
 
 /** The card's word for a capture, or for the capture that a parameter holds. */
 function identityName({ card, form, query }: CompiledForm, name: string): string | null {
-  const capture = query.find((q) => q.name === name)?.capture ?? name;
+  const capture = query.find((q) => q.name === name)?.names[0] ?? name;
   return capture === form.wraps ? null : (card.card.identifiers[capture]?.name ?? name);
 }
 
-/** Attributes of an iframe that are settings of the frame. */
-function attributeSegments(text: string, { attributes, range }: Candidate): Segment[] {
-  const code = text.slice(...range);
-  return attributes.flatMap((attribute): Segment[] => {
-    const at = new RegExp(
-      `\\s(${attribute.name.replace(/[^a-z0-9-]/g, '.')}\\s*(?:=\\s*(?:"[^"]*"|'[^']*'|[^\\s>]+))?)`,
-      'i',
-    ).exec(code);
-    if (!at) return [];
-    const begin = range[0] + at.index + 1;
-    const { settings } = readFrameMarkup([attribute]);
-    const [first] = Object.entries(settings) as [SettingId, SettingValue][];
-    const meaning: Meaning = first
-      ? { role: 'setting', setting: first[0], value: first[1] }
-      : { role: 'unknown', name: attribute.name };
-    return [{ range: [begin, begin + at[1]!.length], meaning }];
+/** Attributes: settings of the frame or of the host, what says which item it is, and what is not known. */
+function attributeSegments({ candidate, item }: Taken, book: HostBook): Segment[] {
+  const code = item?.form === 'script' || item?.form === 'shortcode';
+  return candidate.attributes.map((attribute): Segment => {
+    const meaning = code ? codeMeaning(attribute, item, book) : frameMeaning(attribute, item?.form === 'file');
+    return { range: attribute.whole, meaning };
   });
+}
+
+function frameMeaning(attribute: PlacedAttribute, media: boolean): Meaning {
+  const { settings } = readFrameMarkup([attribute], media);
+  const [first] = Object.entries(settings) as [SettingId, SettingValue][];
+  return first ? { role: 'setting', setting: first[0], value: first[1] } : { role: 'unknown', name: attribute.name };
+}
+
+function codeMeaning({ name, value }: PlacedAttribute, { host, target, form }: Item, book: HostBook): Meaning {
+  const card = book.byId.get(host!)!;
+  const found = { card, target: card.targets.get(target!)! };
+  const { attributes, prefix } = codeOf(found, form === 'script');
+  const template = attributes[name];
+  if (template !== undefined)
+    return { role: 'identity', name: card.card.identifiers[template.replace(/[{}]/g, '')]?.name ?? null };
+  const read = readCodeSetting({ name, text: value ?? '' }, found, prefix);
+  return read ? { role: 'setting', setting: read[0], value: read[1] } : { role: 'unknown', name };
 }

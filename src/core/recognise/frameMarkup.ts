@@ -5,14 +5,15 @@ import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
 
 type Draft = { [Id in SettingId]?: SettingValue };
 
-/** What an iframe's attributes ask for, and what of them is kept as it is. */
-export function readFrameMarkup(attributes: readonly Attribute[]): { settings: Settings; kept: Kept } {
+/** What the attributes of an iframe, or of a media element (`media`), ask for, and what of them is kept as it is. */
+export function readFrameMarkup(attributes: readonly Attribute[], media = false): { settings: Settings; kept: Kept } {
   const settings: Draft = {};
   const kept = { attributes: [] as Attribute[], allow: [] as string[], style: [] as string[] };
-  for (const attribute of attributes) {
-    const read = READERS.get(attribute.name);
-    if (!read?.(attribute.value ?? '', settings, kept)) kept.attributes.push(attribute);
+  for (const { name, value } of attributes) {
+    const read = (media ? MEDIA_READERS.get(name) : undefined) ?? READERS.get(name);
+    if (!read?.(value ?? '', settings, kept)) kept.attributes.push({ name, value });
   }
+  if (media && (settings.autoplay ?? settings.loop ?? settings.mute) !== undefined) settings.controls ??= 'off';
   tidyWidth(settings);
   return { settings, kept };
 }
@@ -26,6 +27,10 @@ const READERS = new Map<string, AttributeReader>(
     width: (value, settings) => (value.trim() === '100%' ? put(settings, 'widthMode', 'fill') : putWidth(settings, value)),
     height: (value, settings) => put(settings, 'height', value),
     loading: (value, settings) => put(settings, 'load', value === 'lazy' ? 'near' : value === 'eager' ? 'all' : ''),
+    referrerpolicy: (value, settings) => put(settings, 'referrer', REFERRERS[value.toLowerCase()] ?? ''),
+    sandbox: (value, settings) => put(settings, 'sandbox', value),
+    id: (value, settings) => put(settings, 'elementId', value),
+    class: (value, settings) => put(settings, 'className', value),
     // Obsolete (HTML, 16.2), and done by the style that is written anyway.
     frameborder: (value) => value === '0' || value === 'no',
     allow: (value, _, kept) => {
@@ -42,6 +47,30 @@ const READERS = new Map<string, AttributeReader>(
         if (declaration.trim() && !readDeclaration(declaration, settings)) kept.style.push(declaration.trim());
       return true;
     },
+  } satisfies Record<string, AttributeReader>),
+);
+
+/** Referrer Policy, section 3: the policies that the setting can say. */
+const REFERRERS: Readonly<Record<string, string>> = {
+  'no-referrer': 'none',
+  origin: 'origin',
+  'strict-origin-when-cross-origin': 'usual',
+};
+
+/** HTML, 4.8.11: attributes of media elements; their mere presence is what counts. */
+const on =
+  (id: SettingId): AttributeReader =>
+  (_, settings) =>
+    put(settings, id, 'on');
+const MEDIA_READERS = new Map<string, AttributeReader>(
+  Object.entries({
+    autoplay: on('autoplay'),
+    muted: on('mute'),
+    loop: on('loop'),
+    controls: on('controls'),
+    playsinline: () => true,
+    preload: (value, settings) => put(settings, 'load', value === 'none' ? 'near' : ''),
+    alt: (value, settings) => put(settings, 'title', value),
   } satisfies Record<string, AttributeReader>),
 );
 
@@ -62,7 +91,11 @@ function putWidth(settings: Draft, text: string): boolean {
 type DeclarationReader = (value: string, settings: Draft) => boolean;
 const DECLARATIONS = new Map<string, DeclarationReader>(
   Object.entries({
-    border: (value) => value === '0' || value === 'none',
+    border: (value, settings) => {
+      if (value === '0' || value === 'none') return true;
+      const width = /^(\d+)px solid(?: currentcolor)?$/.exec(value)?.[1];
+      return width !== undefined && put(settings, 'border', width);
+    },
     display: (value) => value === 'block',
     width: (value, settings) =>
       value === '100%' ? put(settings, 'widthMode', 'fill') : value.endsWith('px') && putWidth(settings, value),
@@ -78,6 +111,9 @@ const DECLARATIONS = new Map<string, DeclarationReader>(
       if (ratio) settings.ratio = ratio;
       return ratio !== undefined;
     },
+    'border-radius': (value, settings) => value.endsWith('px') && put(settings, 'radius', value.slice(0, -2)),
+    background: (value, settings) => put(settings, 'background', value),
+    'background-color': (value, settings) => put(settings, 'background', value),
     'margin-top': (value, settings) => put(settings, 'spaceAbove', value),
     'margin-bottom': (value, settings) => put(settings, 'spaceBelow', value),
     'margin-left': (value, settings) => value === 'auto' && putAuto(settings, 'end'),
@@ -94,7 +130,12 @@ function putAuto(settings: Draft, side: 'start' | 'end'): boolean {
 function readDeclaration(declaration: string, settings: Draft): boolean {
   const colon = declaration.indexOf(':');
   if (colon < 0) return false;
-  const read = DECLARATIONS.get(declaration.slice(0, colon).trim().toLowerCase());
+  // Styles written as an object of a script have names such as maxWidth.
+  const name = declaration
+    .slice(0, colon)
+    .trim()
+    .replace(/(?<=[a-z])[A-Z]/g, '-$&');
+  const read = DECLARATIONS.get(name.toLowerCase());
   return (
     read?.(
       declaration

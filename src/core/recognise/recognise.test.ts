@@ -75,8 +75,7 @@ describe('an iframe code', () => {
 
 describe('the anatomy', () => {
   const taken = (text: string): string[] => {
-    const { candidate } = bringIn(text, book)[0]!;
-    return anatomy(text, candidate, book).map(({ range, meaning }) => `${text.slice(...range)} ${meaning.role}`);
+    return anatomy(text, bringIn(text, book)[0]!, book).map(({ range, meaning }) => `${text.slice(...range)} ${meaning.role}`);
   };
 
   test.each([

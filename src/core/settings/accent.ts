@@ -6,4 +6,5 @@ export const accent = defineSetting({
   value: { type: 'colour' },
   label: 'Accent colour',
   help: 'The colour of the buttons and bars of the player.',
+  kinds: ['video', 'audio', 'podcast', 'live', 'recording', 'booklet'],
 });

@@ -6,5 +6,5 @@ export const autoplay = defineSetting({
   value: { type: 'switch' },
   label: 'Autoplay',
   help: 'Whether it starts by itself when the page opens. Browsers hold back what has sound.',
-  kinds: ['video', 'audio', 'live'],
+  kinds: ['video', 'audio', 'podcast', 'live', 'slideshow', 'booklet', 'recording'],
 });

@@ -6,5 +6,5 @@ export const density = defineSetting({
   value: { type: 'choice', options: ['full', 'slim'] },
   label: 'Player size',
   help: 'A full player, or a slim one with only what is needed.',
-  kinds: ['audio'],
+  kinds: ['audio', 'podcast'],
 });

@@ -6,5 +6,5 @@ export const end = defineSetting({
   value: { type: 'time' },
   label: 'End time',
   help: 'Where it stops.',
-  kinds: ['video', 'audio'],
+  kinds: ['video', 'audio', 'podcast', 'recording'],
 });

@@ -2,17 +2,33 @@ import type { Kind } from '../model/kind.ts';
 import type { Setting } from '../model/setting.ts';
 import type { SettingValue } from '../model/values.ts';
 import { tracking } from './tracking.ts';
+import { language } from './language.ts';
+import { theme } from './theme.ts';
 import { accent } from './accent.ts';
 import { showTitle } from './showTitle.ts';
 import { showAuthor } from './showAuthor.ts';
+import { shownName } from './shownName.ts';
 import { artwork } from './artwork.ts';
+import { header } from './header.ts';
+import { footer } from './footer.ts';
 import { density } from './density.ts';
+import { sizeStep } from './sizeStep.ts';
+import { zoom } from './zoom.ts';
+import { marker } from './marker.ts';
+import { mapStyle } from './mapStyle.ts';
+import { panels } from './panels.ts';
+import { domain } from './domain.ts';
 import { autoplay } from './autoplay.ts';
 import { mute } from './mute.ts';
 import { start } from './start.ts';
 import { page } from './page.ts';
 import { captions } from './captions.ts';
 import { controls } from './controls.ts';
+import { movement } from './movement.ts';
+import { interval } from './interval.ts';
+import { spread } from './spread.ts';
+import { cues } from './cues.ts';
+import { soundBed } from './soundBed.ts';
 import { end } from './end.ts';
 import { loop } from './loop.ts';
 import { related } from './related.ts';
@@ -25,21 +41,44 @@ import { height } from './height.ts';
 import { align } from './align.ts';
 import { spaceAbove } from './spaceAbove.ts';
 import { spaceBelow } from './spaceBelow.ts';
+import { border } from './border.ts';
+import { radius } from './radius.ts';
+import { background } from './background.ts';
+import { referrer } from './referrer.ts';
+import { sandbox } from './sandbox.ts';
+import { elementId } from './elementId.ts';
+import { className } from './className.ts';
 
 /** Every setting, in the order in which they are listed and written. One file each. */
 export const SETTINGS = [
   tracking,
+  language,
+  theme,
   accent,
   showTitle,
   showAuthor,
+  shownName,
   artwork,
+  header,
+  footer,
   density,
+  sizeStep,
+  zoom,
+  marker,
+  mapStyle,
+  panels,
+  domain,
   autoplay,
   mute,
   start,
   page,
   captions,
   controls,
+  movement,
+  interval,
+  spread,
+  cues,
+  soundBed,
   end,
   loop,
   related,
@@ -52,6 +91,13 @@ export const SETTINGS = [
   align,
   spaceAbove,
   spaceBelow,
+  border,
+  radius,
+  background,
+  referrer,
+  sandbox,
+  elementId,
+  className,
 ] as const;
 
 export type SettingId = (typeof SETTINGS)[number]['id'];

@@ -6,5 +6,5 @@ export const loop = defineSetting({
   value: { type: 'switch' },
   label: 'Loop',
   help: 'Whether it begins again when it has ended.',
-  kinds: ['video', 'audio'],
+  kinds: ['video', 'audio', 'podcast', 'slideshow', 'recording'],
 });

@@ -6,5 +6,5 @@ export const mute = defineSetting({
   value: { type: 'switch' },
   label: 'Mute',
   help: 'Whether it starts without sound. Visitors can turn the sound on.',
-  kinds: ['video', 'audio', 'live'],
+  kinds: ['video', 'audio', 'podcast', 'live', 'recording'],
 });

@@ -6,5 +6,5 @@ export const page = defineSetting({
   value: { type: 'count', least: 1 },
   label: 'Start page',
   help: 'The page that is open first.',
-  kinds: ['document'],
+  kinds: ['document', 'slideshow', 'booklet'],
 });

@@ -6,5 +6,5 @@ export const related = defineSetting({
   value: { type: 'choice', options: ['any', 'same', 'none'] },
   label: 'Related videos',
   help: 'What is offered at the end: videos of anyone, of the same channel, or none.',
-  kinds: ['video', 'live'],
+  kinds: ['video', 'live', 'podcast'],
 });

@@ -6,4 +6,5 @@ export const showAuthor = defineSetting({
   value: { type: 'switch' },
   label: 'Author shown',
   help: 'Whether the player names who made the item.',
+  kinds: ['video', 'audio', 'podcast', 'live', 'recording'],
 });

@@ -6,4 +6,5 @@ export const showTitle = defineSetting({
   value: { type: 'switch' },
   label: 'Title shown',
   help: 'Whether the player shows the title of the item.',
+  kinds: ['video', 'audio', 'podcast', 'live', 'recording'],
 });

@@ -6,5 +6,5 @@ export const start = defineSetting({
   value: { type: 'time' },
   label: 'Start time',
   help: 'Where it begins.',
-  kinds: ['video', 'audio'],
+  kinds: ['video', 'audio', 'podcast', 'recording'],
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { makeBook } from '../hosts/book.ts';
-import type { HostCard } from '../hosts/card.ts';
+import { capturesOf, NAME_IN_PATTERN, type HostCard } from '../hosts/card.ts';
 import { loadCards } from '../hosts/loadCards.ts';
 import type { ValueType, SettingValue } from '../model/values.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
@@ -21,16 +21,19 @@ export const link: fc.Arbitrary<string> = fc.oneof(
     card.links
       .filter((form) => !form.refused && !form.wraps)
       .map((form) => {
-        const names = [
-          ...form.path.matchAll(/:(\w+)/g),
-          ...Object.values(form.query)
-            .join('&')
-            .matchAll(/:(\w+)/g),
-        ].map((m) => m[1]!);
-        const values = fc.record(Object.fromEntries(names.map((name) => [name, word(card.identifiers[name]!.shape)])));
+        const names = capturesOf(form);
+        const values = fc.record(
+          Object.fromEntries(
+            names.map((name) => [
+              name,
+              card.identifiers[name] ? word(card.identifiers[name].shape) : fc.nat({ max: 18 }).map((n) => String(n + 1)),
+            ]),
+          ),
+        );
         const origin = fc.constantFrom(...form.on.flatMap((group) => card.origins[group]!));
         return fc.tuple(origin, values).map(([at, captures]) => {
-          const fill = (text: string): string => text.replace(/:(\w+)/g, (_, name: string) => captures[name]!);
+          const fill = (text: string): string =>
+            text.replace(NAME_IN_PATTERN, (_, a?: string, b?: string) => captures[(a ?? b)!]!);
           const query = Object.entries(form.query).map(([name, value]) => `${name}=${fill(value)}`);
           return `${at}${fill(form.path)}${query.length > 0 ? `?${query.join('&')}` : ''}`;
         });
@@ -48,6 +51,9 @@ const VALUES: { [Type in ValueType['type']]: (type: Extract<ValueType, { type: T
   ratio: () => fc.constantFrom('16:9', '4:3', '1:1', '9:16', '2.35:1'),
   language: () => fc.constantFrom('en', 'nl', 'pt-BR'),
   text: () => text,
+  set: ({ options }) => fc.subarray([...options], { minLength: 1 }).map((some) => some.join(',')),
+  name: () => fc.stringMatching(/^[A-Za-z_][\w-]{0,20}$/),
+  names: () => fc.stringMatching(/^[a-z][\w-]{0,9}( [a-z][\w-]{0,9}){0,2}$/),
 };
 
 /** Text of any kind, with what is dangerous in HTML and in addresses. */

@@ -1,28 +1,62 @@
 import type { Box, Origin } from '../model/plan.ts';
-import { ratioOf } from '../model/values.ts';
+import { ratioOf, type SettingValue } from '../model/values.ts';
 import { frameAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
 import type { Piece, TreeAttribute, TreeNode } from './tree.ts';
 
-/** The iframe that forms share: `sizing` says how its size is written. */
-export function frameElement({ item, plan }: WriteInput, sizing: { attributes: TreeAttribute[]; style: Piece[] }): TreeNode {
+/** How the size is written: as attributes, or as style. */
+export interface Sizing {
+  attributes: TreeAttribute[];
+  style: Piece[];
+}
+
+/** The iframe that forms share. */
+export function frameElement(input: WriteInput, sizing: Sizing): TreeNode {
+  const { plan } = input;
   const { title, load } = plan.frame;
-  const style = [ALWAYS];
-  for (const piece of sizing.style) style.push(SEMICOLON, piece);
-  for (const piece of spacing(plan.frame)) style.push(SEMICOLON, piece);
-  for (const text of item.kept.style) style.push(SEMICOLON, { text, origin: 'item' });
   const attributes: TreeAttribute[] = [{ name: 'src', value: frameAddress(plan) }];
   if (title !== undefined) attributes.push({ name: 'title', value: [{ text: String(title) }], origin: 'title' });
-  attributes.push(...sizing.attributes, { name: 'style', value: style });
+  attributes.push(...sizing.attributes, { name: 'style', value: frameStyle(input, sizing.style) });
   if (load !== undefined)
     attributes.push({ name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' });
   if (plan.allow.length > 0) attributes.push({ name: 'allow', value: allowList(plan.allow) });
-  if (plan.fullscreen) attributes.push({ name: 'allowfullscreen', value: null });
-  for (const { name, value } of item.kept.attributes)
-    if (!attributes.some((a) => a.name === name))
-      attributes.push({ name, value: value === null ? null : [{ text: value }], origin: 'item' });
+  if (plan.fullscreen) attributes.push(FULLSCREEN);
+  attributes.push(...frameAttributes(input, attributes));
   return { tag: 'iframe', attributes };
 }
+
+const FULLSCREEN: TreeAttribute = { name: 'allowfullscreen', value: null };
+
+/** The style of the element: its size, space, edges, and what was kept. */
+export function frameStyle({ item, plan }: WriteInput, sizing: readonly Piece[]): Piece[] {
+  const style = [plan.frame.border === undefined ? ALWAYS : BLOCK];
+  for (const piece of sizing) style.push(SEMICOLON, piece);
+  for (const piece of edges(plan)) style.push(SEMICOLON, piece);
+  for (const text of item.kept.style) style.push(SEMICOLON, { text, origin: 'item' });
+  return style;
+}
+
+/** Attributes that name the element or bind it, and those that were kept. */
+export function frameAttributes({ item, plan }: WriteInput, written: readonly TreeAttribute[]): TreeAttribute[] {
+  const attributes: TreeAttribute[] = [];
+  const put = (name: string, value: SettingValue | undefined, origin: Origin): void => {
+    if (value !== undefined) attributes.push({ name, value: [{ text: String(value) }], origin });
+  };
+  const { referrer, sandbox, elementId, className } = plan.frame;
+  if (plan.media === null) {
+    put('referrerpolicy', referrer === undefined ? undefined : REFERRERS[referrer as keyof typeof REFERRERS], 'referrer');
+    put('sandbox', sandbox, 'sandbox');
+  }
+  put('id', elementId, 'elementId');
+  put('class', className, 'className');
+  for (const { name, value } of item.kept.attributes)
+    if (!attributes.some((a) => a.name === name) && !written.some((a) => a.name === name))
+      attributes.push({ name, value: value === null ? null : [{ text: value }], origin: 'item' });
+  return attributes;
+}
+
+/** Referrer Policy, section 3. */
+const REFERRERS = { origin: 'origin', none: 'no-referrer', usual: 'strict-origin-when-cross-origin' } as const;
 
 /** Width and height in CSS, following the column. */
 export function fluidSize(box: Box): Piece[] {
@@ -56,14 +90,19 @@ const MARGINS = {
   end: ['margin-left:auto'],
 } as const;
 
-function spacing({ align, spaceAbove, spaceBelow }: WriteInput['plan']['frame']): Piece[] {
+function edges({ frame: { align, spaceAbove, spaceBelow, border, radius, background }, entries }: WriteInput['plan']): Piece[] {
   const pieces: Piece[] = [];
+  if (border !== undefined) pieces.push({ text: border === 0 ? 'border:0' : `border:${border}px solid`, origin: 'border' });
+  if (radius !== undefined) pieces.push({ text: `border-radius:${radius}px`, origin: 'radius' });
+  if (background !== undefined && entries.some((e) => e.setting === 'background' && e.state === 'done here'))
+    pieces.push({ text: `background:${background}`, origin: 'background' });
   if (spaceAbove !== undefined) pieces.push({ text: `margin-top:${spaceAbove}px`, origin: 'spaceAbove' });
   if (spaceBelow !== undefined) pieces.push({ text: `margin-bottom:${spaceBelow}px`, origin: 'spaceBelow' });
   if (align !== undefined) for (const text of MARGINS[align as keyof typeof MARGINS]) pieces.push({ text, origin: 'align' });
   return pieces;
 }
 
+const BLOCK: Piece = { text: 'display:block' };
 const ALWAYS: Piece = { text: 'display:block;border:0' };
 const SEMICOLON: Piece = { text: ';' };
 

@@ -61,7 +61,7 @@ function frameRouter(world: StandInWorld, { follows }: { follows: boolean }): Ro
     if (!item) return void response.status(404).end();
     response.type('text/vtt').send(captionsOf(item, request.params.language));
   });
-  router.get('/f/:id', (request, response) => {
+  router.get(['/f/:id', '/old/:id'], (request, response) => {
     const item = world.items.find((i) => i.id === request.params.id);
     if (!item) return gone(response, 404, 'No such reel');
     if (follows) response.cookie('lantern-visit', '1', { sameSite: 'none', secure: true });

@@ -1,8 +1,10 @@
 import { autoplayAudio } from './autoplayAudio.ts';
 import { autoplayUnmuted } from './autoplayUnmuted.ts';
 import { endBeforeStart } from './endBeforeStart.ts';
+import { hostCondition } from './hostCondition.ts';
 import { insecureFrame } from './insecureFrame.ts';
 import { ratioDiffers } from './ratioDiffers.ts';
+import { severalCards } from './severalCards.ts';
 import { titleMissing } from './titleMissing.ts';
 import { tooWide } from './tooWide.ts';
 import { unknownParameter } from './unknownParameter.ts';
@@ -15,8 +17,10 @@ export const CHECKS = [
   tooWide,
   autoplayAudio,
   ratioDiffers,
+  severalCards,
   titleMissing,
   unknownParameter,
+  hostCondition,
 ] as const;
 
 export type CheckId = (typeof CHECKS)[number]['id'];

@@ -1,10 +1,11 @@
 import { defineForm } from '../form.ts';
-import { fixedSize, frameElement } from '../frame.ts';
+import { embedNodes } from '../embed.ts';
+import { fixedSize } from '../frame.ts';
 
 export const fixed = defineForm({
   id: 'fixed',
   label: 'Fixed HTML',
   help: 'An iframe with width and height in pixels, for editors that strip newer CSS.',
   language: 'html',
-  write: (input) => [frameElement(input, { attributes: fixedSize(input.plan.box), style: [] })],
+  write: (input) => embedNodes(input, { attributes: fixedSize(input.plan.box), style: [] }),
 });

@@ -1,10 +1,11 @@
 import { defineForm } from '../form.ts';
-import { fluidSize, frameElement } from '../frame.ts';
+import { embedNodes } from '../embed.ts';
+import { fluidSize } from '../frame.ts';
 
 export const responsive = defineForm({
   id: 'responsive',
   label: 'Responsive HTML',
   help: 'An iframe that follows the width of the column, without script.',
   language: 'html',
-  write: (input) => [frameElement(input, { attributes: [], style: fluidSize(input.plan.box) })],
+  write: (input) => embedNodes(input, { attributes: [], style: fluidSize(input.plan.box) }),
 });

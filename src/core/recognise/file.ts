@@ -1,0 +1,64 @@
+import type { Candidate } from '../model/candidate.ts';
+import type { Item, Parameter } from '../model/item.ts';
+import type { Kind } from '../model/kind.ts';
+import { parseTime } from '../model/time.ts';
+import { parseValue } from '../model/values.ts';
+import type { SettingValue } from '../model/values.ts';
+import { settingOf, type SettingId } from '../settings/list.ts';
+import type { Address } from './address.ts';
+import { unknownItem } from './makeItem.ts';
+
+/** Kinds of media files by extension; each is an item of its own, which needs no host. */
+const EXTENSIONS: Readonly<Record<string, Kind>> = {
+  mp4: 'video',
+  m4v: 'video',
+  webm: 'video',
+  ogv: 'video',
+  mov: 'video',
+  mp3: 'audio',
+  m4a: 'audio',
+  ogg: 'audio',
+  oga: 'audio',
+  opus: 'audio',
+  wav: 'audio',
+  flac: 'audio',
+  png: 'picture',
+  jpg: 'picture',
+  jpeg: 'picture',
+  gif: 'picture',
+  webp: 'picture',
+  avif: 'picture',
+  svg: 'picture',
+  pdf: 'document',
+};
+const ELEMENTS: Readonly<Record<string, Kind>> = { video: 'video', audio: 'audio', img: 'picture' };
+
+/** A media file, by the element that holds it or by its extension; null for any other address. */
+export function fileItem({ source, element }: Candidate, address: Address): Item | null {
+  const extension = /\.([a-z0-9]{2,5})$/i.exec(address.url.pathname)?.[1]?.toLowerCase() ?? '';
+  const byElement = source === 'media' ? ELEMENTS[element ?? ''] : undefined;
+  const kind = byElement ?? (Object.hasOwn(EXTENSIONS, extension) ? EXTENSIONS[extension]! : undefined);
+  if (!kind) return null;
+  const item = unknownItem(address);
+  const settings: { [Id in SettingId]?: SettingValue } = {};
+  const unknown = address.parameters.filter((p) => p.in === 'query' || !readFragment(kind, p, settings));
+  return { ...item, kind, form: 'file', settings, unknown };
+}
+
+/**
+ * Media Fragments URI 1.0, section 4.2.1: `t=10,20` and `t=npt:10,20`; of a PDF, `page=3` (RFC 8118, section 3).
+ * True where the fragment was one of these.
+ */
+function readFragment(kind: Kind, { name, value }: Parameter, settings: { [Id in SettingId]?: SettingValue }): boolean {
+  if (kind === 'document' && name === 'page') {
+    const page = parseValue(settingOf('page').value, value);
+    if (page !== undefined) settings.page = page;
+    return page !== undefined;
+  }
+  if (name !== 't' || (kind !== 'video' && kind !== 'audio')) return false;
+  const [from = '', until = ''] = value.replace(/^npt:/, '').split(',');
+  const [start, end] = [parseTime(from), parseTime(until)];
+  if (start) settings.start = start;
+  if (end !== undefined) settings.end = end;
+  return start !== undefined || end !== undefined;
+}

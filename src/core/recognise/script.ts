@@ -1,0 +1,101 @@
+import { isHonoured, scriptKey, type CodeTarget, type HostBook } from '../hosts/book.ts';
+import { unspell } from '../hosts/spellings.ts';
+import type { Attribute, Candidate, Refusal } from '../model/candidate.ts';
+import type { Item } from '../model/item.ts';
+import { parseUrl } from '../model/url.ts';
+import { parseValue, type SettingValue } from '../model/values.ts';
+import { settingOf, type SettingId } from '../settings/list.ts';
+import { splitAddress } from './address.ts';
+import { makeItem } from './makeItem.ts';
+import { matchLink } from './match.ts';
+
+type Recognition = { item: Item; refusal?: undefined } | { item?: undefined; refusal: Refusal };
+
+/** Script code, or a short code: its placeholder says which item it is, as the card of its host declares. */
+export function recogniseCode(candidate: Candidate, book: HostBook): Recognition {
+  const script = candidate.source === 'script';
+  const targets = script
+    ? book.byScript.get(scriptKey(candidate.address ?? ''))
+    : book.byShortcode.get(candidate.element?.toLowerCase() ?? '');
+  for (const found of targets ?? []) {
+    const { attributes, prefix } = codeOf(found, script);
+    const values = readIdentity(attributes, candidate.attributes, found, book);
+    if (values) return { item: codeItem(found, values, { candidate, prefix, fixed: attributes }) };
+  }
+  return {
+    refusal: script
+      ? { code: 'scriptUnknown', address: (candidate.address ?? '').replace(/^https?:\/\//, '').slice(0, 80) }
+      : { code: 'shortcodeUnknown', name: candidate.element ?? '' },
+  };
+}
+
+/** What a card says of its script code, or of its short code. */
+export function codeOf(
+  { target: { target } }: CodeTarget,
+  script: boolean,
+): { attributes: Record<string, string>; prefix: string } {
+  return script
+    ? { attributes: target.script!.attributes, prefix: target.script!.prefix }
+    : { attributes: target.shortcode!.attributes, prefix: '' };
+}
+
+/** The captures that the placeholder's attributes hold; null where they are not this target's. */
+function readIdentity(
+  fixed: Readonly<Record<string, string>>,
+  attributes: readonly Attribute[],
+  { card, target }: CodeTarget,
+  book: HostBook,
+): Record<string, string> | null {
+  const values: Record<string, string> = {};
+  for (const [name, template] of Object.entries(fixed)) {
+    const value = attributes.find((a) => a.name === name)?.value;
+    if (value === null || value === undefined) return null;
+    const capture = /^\{(\w+)\}$/.exec(template)?.[1];
+    if (capture === 'canonical') {
+      const link = parseUrl(value) ? matchLink(splitAddress(value), book) : null;
+      if (!link || 'refusal' in link || link.form.card !== card) return null;
+      Object.assign(values, link.captures);
+    } else if (capture !== undefined) values[capture] = value;
+    else if (value !== template) return null;
+  }
+  for (const name of target.target.id) if (values[name] === undefined) return null;
+  for (const name in values) if (card.shapes.get(name)?.test(values[name]!) === false) return null;
+  return values;
+}
+
+/** The placeholder's own attributes: settings of the host's, and what is kept. */
+function codeItem(
+  { card, target }: CodeTarget,
+  values: Record<string, string>,
+  { candidate, prefix, fixed }: { candidate: Candidate; prefix: string; fixed: Readonly<Record<string, string>> },
+): Item {
+  const settings: { [Id in SettingId]?: SettingValue } = {};
+  const kept: Attribute[] = [];
+  for (const { name, value } of candidate.attributes) {
+    if (name in fixed || (candidate.source === 'shortcode' && value === null)) continue;
+    const read = readCodeSetting({ name, text: value ?? '' }, { card, target }, prefix);
+    if (read) settings[read[0]] ??= read[1];
+    else kept.push({ name, value });
+  }
+  return {
+    ...makeItem(card, target, values),
+    form: candidate.source,
+    settings,
+    kept: { attributes: kept, allow: [], style: [] },
+  };
+}
+
+/** The setting that an attribute of the placeholder spells. */
+export function readCodeSetting(
+  { name, text }: { name: string; text: string },
+  { card, target }: CodeTarget,
+  prefix: string,
+): [SettingId, SettingValue] | undefined {
+  for (const [id, use] of Object.entries(card.card.settings)) {
+    if (!isHonoured(use) || prefix + use.name !== name || (use.targets && !use.targets.includes(target.name))) continue;
+    const value = unspell(use.spelling, text);
+    const proper = value === undefined ? undefined : parseValue(settingOf(id as SettingId).value, String(value));
+    if (proper !== undefined) return [id as SettingId, proper];
+  }
+  return undefined;
+}

@@ -1,0 +1,110 @@
+import { Router, type Request, type Response } from 'express';
+import { join } from 'node:path';
+import { addressOf, type StandInWorld } from '../standIn.ts';
+import type { DemoItem } from '../world.ts';
+import { fileName, serveMedia } from './media.ts';
+import { serveOEmbed, type OEmbedAnswer } from './oembed.ts';
+import { asJson, template } from './render.ts';
+
+const here = import.meta.dirname;
+const sharePage = template(here, 'share.html');
+const framePage = template(here, 'frame.html');
+const doorPage = template(here, 'door.html');
+
+/** What one stand-in's pages are made of. */
+export interface Host {
+  id: string;
+  name: string;
+  /** Folder with its `look.css`. */
+  folder: string;
+  /** Paths of its share pages, as Express writes them. */
+  paths: readonly string[];
+  pathOf: (item: DemoItem) => string;
+  /** The item that a path leads to. */
+  find: (path: string, world: StandInWorld) => DemoItem | undefined;
+  frameOf: (item: DemoItem, world: StandInWorld) => string | null;
+  /** The code of its share box; empty where the box has none. */
+  codeOf: (item: DemoItem, world: StandInWorld) => string;
+  /** Size and further fields of its oEmbed answer; null where it answers for none. */
+  answer: (item: DemoItem) => Record<string, string | number> | null;
+  /** Why the share page may not be seen, as a status and words. */
+  closed?: (item: DemoItem, request: Request) => { status: number; words: string } | null;
+}
+
+/** Media, oEmbed and share pages; the pages may not be framed, since frames have addresses of their own. */
+export function shareRouter(host: Host, world: StandInWorld): Router {
+  const router = Router();
+  serveLooks(router, host);
+  serveOEmbed(router, (url) => {
+    const item = URL.canParse(url) ? host.find(new URL(url).pathname, world) : undefined;
+    return item ? answerFor(host, item, world) : null;
+  });
+  router.get([...host.paths], (request, response) => {
+    const item = host.find(request.path, world);
+    response.set('X-Frame-Options', 'DENY');
+    if (!item) return door(response, host, { status: 404, words: 'There is nothing under this address' });
+    const closed = host.closed?.(item, request);
+    if (closed) return door(response, host, closed);
+    const page = addressOf(host.id, world.port) + host.pathOf(item);
+    const [frame, code] = [host.frameOf(item, world), host.codeOf(item, world)];
+    response.send(sharePage({ ...item, house: host.name, page, frame, code, found: encodeURIComponent(page) }));
+  });
+  return router;
+}
+
+/** A router for players alone. */
+export function frameRouter(host: Host): Router {
+  const router = Router();
+  serveLooks(router, host);
+  return router;
+}
+
+function serveLooks(router: Router, { folder }: Host): void {
+  serveMedia(router, folder);
+  router.get('/share.css', (_, response) => response.sendFile(join(here, 'share.css')));
+}
+
+/** A page that says why there is no more to see. */
+export function door(
+  response: Response,
+  { name }: Pick<Host, 'name'>,
+  { status, words }: { status: number; words: string },
+): void {
+  response.status(status).send(doorPage({ house: name, words }));
+}
+
+/** The player page, with the data that its script reads. */
+export function sendPlayer(response: Response, { id }: Pick<Host, 'id'>, data: { title: string }): void {
+  response.send(framePage({ id, title: data.title, data: asJson(data) }));
+}
+
+function answerFor(host: Host, item: DemoItem, world: StandInWorld): OEmbedAnswer | null {
+  const more = host.answer(item);
+  if (!more) return null;
+  return {
+    type: item.kind === 'video' ? 'video' : 'rich',
+    title: item.title,
+    author_name: item.author,
+    provider_name: host.name,
+    thumbnail_url: `${addressOf(host.id, world.port)}/covers/${fileName(item)}.webp`,
+    html: host.codeOf(item, world),
+    ...(item.duration !== undefined && { duration: item.duration }),
+    ...more,
+  };
+}
+
+/** The last part of a path, without what comes behind it. */
+export const byId =
+  (...patterns: RegExp[]) =>
+  (path: string, { items }: Pick<StandInWorld, 'items'>): DemoItem | undefined => {
+    for (const pattern of patterns) {
+      const id = pattern.exec(path)?.[1];
+      const item = id === undefined ? undefined : items.find((i) => i.id === id);
+      if (item) return item;
+    }
+    return undefined;
+  };
+
+/** `<iframe …>` of a share box. */
+export const iframeCode = (src: string | null, size: string, more = ''): string =>
+  `<iframe src="${(src ?? '').replaceAll('&', '&amp;')}" ${size}${more}></iframe>`;
