@@ -21,6 +21,7 @@ export type Reason =
   | { code: 'alreadySo' }
   | { code: 'byFrame' }
   | { code: 'byElement' }
+  | { code: 'scriptMakesFrame' }
   | { code: 'fromSite' }
   | { code: 'elementLacks'; kind: string }
   | { code: 'limited'; happens: string; date: string }

@@ -10,6 +10,9 @@ import type { Asked } from './asked.ts';
 
 type Outcome = readonly [state: State, reason: Reason, sent?: readonly Sent[]];
 
+/** Settings of the frame that can be laid on the placeholder of a script. */
+const ON_PLACEHOLDER: ReadonlySet<SettingId> = new Set(['title', 'elementId', 'className']);
+
 /** What becomes of one setting, looked at by itself. */
 export function planSetting(id: SettingId, asked: Asked): PlanEntry {
   const value = asked.settings[id]!;
@@ -19,7 +22,10 @@ export function planSetting(id: SettingId, asked: Asked): PlanEntry {
 
 function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outcome {
   const own = card?.card.settings[id];
-  if (settingOf(id).moment === 'frame' && !isHonoured(own)) return ['done here', { code: 'byFrame' }];
+  if (settingOf(id).moment === 'frame' && !isHonoured(own))
+    return item.frame === null && !ON_PLACEHOLDER.has(id)
+      ? ['not offered', { code: 'scriptMakesFrame' }]
+      : ['done here', { code: 'byFrame' }];
   if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
   if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];

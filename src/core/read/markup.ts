@@ -7,7 +7,7 @@ import { findWrapper } from './wrapper.ts';
 /** Elements that embed something by themselves, and what belongs to them. */
 const EMBEDS = new Set(['iframe', 'object', 'embed', 'param', 'video', 'audio', 'source', 'script']);
 const LINKS = new Set(['a', 'img']);
-const PLACEHOLDERS = new Set(['div', 'a', 'blockquote']);
+const PLACEHOLDERS = new Set(['div', 'a', 'blockquote', 'img']);
 
 /** Embed codes in markup; where there is none, the links in it: of anchors, then in the text; at last, pictures. */
 export function readMarkup(text: string): Candidate[] {
@@ -148,9 +148,9 @@ function scriptCandidate(tag: Tag, text: string): Candidate | null {
   const before = text.slice(from, tag.from);
   const closed = /<\/(div|a|blockquote)\s*>\s*$/i.exec(before)?.[1]?.toLowerCase();
   if (!closed) return null;
-  const open = findTags(before, PLACEHOLDERS)
-    .tags.filter((t) => t.name === closed)
-    .at(-1);
+  const near = findTags(before, PLACEHOLDERS).tags;
+  const open = near.filter((t) => t.name === closed).at(-1);
+  const words = near.find((t) => t.name === 'img' && open && t.from >= open.to)?.attributes.find((a) => a.name === 'alt');
   if (!open || !open.attributes.some((a) => a.name.startsWith('data-') || a.name === 'href' || a.name === 'class')) return null;
   const source = sourceOf(tag, 'src')!;
   const shift = ([a, b]: Range): Range => [a + from, b + from];
@@ -159,7 +159,11 @@ function scriptCandidate(tag: Tag, text: string): Candidate | null {
     source: 'script',
     element: closed,
     tag: shift([open.from, open.to]),
-    attributes: open.attributes.map((a) => ({ ...a, whole: shift(a.whole), range: a.range && shift(a.range) })),
+    attributes: [...open.attributes, ...(words ? [words] : [])].map((a) => ({
+      ...a,
+      whole: shift(a.whole),
+      range: a.range && shift(a.range),
+    })),
     addressRange: source.range,
     ...readAddress(source.value!),
   };

@@ -9,9 +9,11 @@ export function missingQuote(tag: Tag): { tag: Tag; repairs: Repair[] } {
   const at = tag.attributes.findIndex((a) => a.name === 'src');
   const source = tag.attributes[at];
   if (!source?.value || !source.range) return { tag, repairs: [] };
-  const cut = /^\s*(\S+?)(?:["']?(?:\s[\s\S]*)|["'])$/.exec(source.value);
-  const address = cut?.[1];
-  if (!address || !/\s[a-z-]+=\s*$/i.test(source.value) === !/\S["']$/.test(source.value)) return { tag, repairs: [] };
+  const ranOn = /\s[a-z-]+=\s*$/i.test(source.value);
+  // Only a value without quotes can end in one.
+  const leftOver = source.range[1] === source.whole[1] && /["']$/.test(source.value);
+  const address = /^\s*([^\s"']+)/.exec(source.value)?.[1];
+  if (!address || ranOn === leftOver) return { tag, repairs: [] };
   const from = source.range[0] + source.value.indexOf(address);
   const range: Range = [from, from + address.length];
   const mended: PlacedAttribute = { ...source, value: address, range, whole: [source.whole[0], range[1]] };

@@ -8,6 +8,7 @@ import { settingOf, type SettingId } from '../settings/list.ts';
 import { splitAddress } from './address.ts';
 import { makeItem } from './makeItem.ts';
 import { matchLink } from './match.ts';
+import { readParameters } from './parameters.ts';
 
 type Recognition = { item: Item; refusal?: undefined } | { item?: undefined; refusal: Refusal };
 
@@ -39,40 +40,59 @@ export function codeOf(
     : { attributes: target.shortcode!.attributes, prefix: '' };
 }
 
+interface Identity {
+  values: Record<string, string>;
+  /** Parameters of the share link that nobody knows. */
+  unknown: Item['unknown'];
+}
+
 /** The captures that the placeholder's attributes hold; null where they are not this target's. */
 function readIdentity(
   fixed: Readonly<Record<string, string>>,
   attributes: readonly Attribute[],
   { card, target }: CodeTarget,
   book: HostBook,
-): Record<string, string> | null {
+): Identity | null {
   const values: Record<string, string> = {};
+  let unknown: Item['unknown'] = [];
   for (const [name, template] of Object.entries(fixed)) {
     const value = attributes.find((a) => a.name === name)?.value;
     if (value === null || value === undefined) return null;
     const capture = /^\{(\w+)\}$/.exec(template)?.[1];
     if (capture === 'canonical') {
-      const link = parseUrl(value) ? matchLink(splitAddress(value), book) : null;
-      if (!link || 'refusal' in link || link.form.card !== card) return null;
+      const address = parseUrl(value) && splitAddress(value);
+      const link = address && matchLink(address, book);
+      if (!link || 'refusal' in link || link.form.target !== target) return null;
       Object.assign(values, link.captures);
+      unknown = readParameters(link.form, link.captures, address).unknown;
     } else if (capture !== undefined) values[capture] = value;
     else if (value !== template) return null;
   }
   for (const name of target.target.id) if (values[name] === undefined) return null;
   for (const name in values) if (card.shapes.get(name)?.test(values[name]!) === false) return null;
-  return values;
+  return { values, unknown };
 }
+
+/** Attributes of a placeholder that are settings of the frame; the words of its picture are the title. */
+const ON_PLACEHOLDER: Readonly<Record<string, SettingId | undefined>> = { id: 'elementId', class: 'className', alt: 'title' };
 
 /** The placeholder's own attributes: settings of the host's, and what is kept. */
 function codeItem(
   { card, target }: CodeTarget,
-  values: Record<string, string>,
+  { values, unknown }: Identity,
   { candidate, prefix, fixed }: { candidate: Candidate; prefix: string; fixed: Readonly<Record<string, string>> },
 ): Item {
   const settings: { [Id in SettingId]?: SettingValue } = {};
   const kept: Attribute[] = [];
   for (const { name, value } of candidate.attributes) {
     if (name in fixed || (candidate.source === 'shortcode' && value === null)) continue;
+    const own = ON_PLACEHOLDER[name];
+    const laid = own && value ? parseValue(settingOf(own).value, value) : undefined;
+    if (own === 'title' && !value) continue;
+    if (laid !== undefined) {
+      settings[own!] = laid;
+      continue;
+    }
     const read = readCodeSetting({ name, text: value ?? '' }, { card, target }, prefix);
     if (read) settings[read[0]] ??= read[1];
     else kept.push({ name, value });
@@ -81,6 +101,7 @@ function codeItem(
     ...makeItem(card, target, values),
     form: candidate.source,
     settings,
+    unknown,
     kept: { attributes: kept, allow: [], style: [] },
   };
 }

@@ -92,7 +92,7 @@ const MARGINS = {
 
 function edges({ frame: { align, spaceAbove, spaceBelow, border, radius, background }, entries }: WriteInput['plan']): Piece[] {
   const pieces: Piece[] = [];
-  if (border !== undefined) pieces.push({ text: border === 0 ? 'border:0' : `border:${border}px solid`, origin: 'border' });
+  if (border !== undefined) pieces.push({ text: `border:${border}px solid`, origin: 'border' });
   if (radius !== undefined) pieces.push({ text: `border-radius:${radius}px`, origin: 'radius' });
   if (background !== undefined && entries.some((e) => e.setting === 'background' && e.state === 'done here'))
     pieces.push({ text: `background:${background}`, origin: 'background' });
