@@ -6,6 +6,7 @@ import type { Finding } from './model/finding.ts';
 import type { Facts, Item } from './model/item.ts';
 import type { Plan } from './model/plan.ts';
 import type { Site } from './model/site.ts';
+import { keepCode } from './live/keep.ts';
 import { plan } from './plan/plan.ts';
 import { read } from './read/read.ts';
 import { recognise, type Recognition } from './recognise/recognise.ts';
@@ -37,6 +38,26 @@ export interface Embed {
 /** Steps 1 and 2: everything in the text that may be an embed, and what each is. */
 export function bringIn(text: string, book: HostBook): Recognised[] {
   return read(text).map((candidate) => ({ candidate, ...recognise(candidate, book) }));
+}
+
+/** A code in hand: as it was pasted, or as somebody wrote it. */
+export interface InHand {
+  text: string;
+  candidate: Candidate;
+}
+
+/** Steps 3 to 5 with the code kept as it stands, but for the settings that differ from what it says itself. */
+export function keepEmbed(
+  { text, candidate }: InHand,
+  recognised: Item,
+  settings: Settings,
+  { book, site, facts }: Omit<Surroundings, 'form'>,
+): Embed {
+  const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
+  const before = plan(item, item.settings, book, site);
+  const after = plan(item, settings, book, site);
+  const code = keepCode({ text, candidate, item, before, after, book, site });
+  return { item, settings, plan: after, code, findings: check({ item, settings, plan: after, code, site, facts, book }) };
 }
 
 /** Steps 3 to 5: the code for an item with what is asked for it. */

@@ -62,6 +62,8 @@ export interface Candidate {
   addressRange: Range | null;
   /** Of the element that holds the address, all but the address itself, in order; of a script, those of its placeholder. */
   attributes: readonly PlacedAttribute[];
+  /** The attribute that holds the address. */
+  holder?: PlacedAttribute;
   /** Name of that element, or of the short code. */
   element?: string;
   /** The start tag of that element. */

@@ -53,6 +53,8 @@ export interface PlanEntry {
 /** A parameter of the frame address and what it comes from. */
 export interface AddressPart extends Omit<Parameter, 'value'> {
   origin: Origin;
+  /** Where one parameter comes from two settings: its pieces. */
+  pieces?: readonly { text: string; origin?: Origin }[];
 }
 
 /** How the frame is sized: width in the column, and height by ratio or by number. CSS pixels. */

@@ -72,8 +72,19 @@ function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
           raw: `${encodeURIComponent(s.name)}=${item.form === 'file' ? s.value : encodeURIComponent(s.value)}`,
           origin: setting,
         });
+  if (item.form === 'file') parts.push(...planFragment(entries));
   for (const { in: place, name, raw } of item.unknown) parts.push({ in: place, name, raw, origin: 'item' });
   return parts;
+}
+
+/** Start and end of a media file (Media Fragments URI 1.0, section 4.2.1). */
+function planFragment(entries: readonly PlanEntry[]): AddressPart[] {
+  const asked = (id: SettingId): string => String(entries.find((e) => e.setting === id && e.state === 'done here')?.asked ?? '');
+  const [start, end] = [asked('start'), asked('end')];
+  if (!start && !end) return [];
+  const pieces = [{ text: 't=' }, { text: start, origin: 'start' as const }, { text: end && `,${end}`, origin: 'end' as const }];
+  const raw = pieces.map(({ text }) => text).join('');
+  return [{ in: 'fragment', name: 't', raw, origin: start ? 'start' : 'end', pieces }];
 }
 
 function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {

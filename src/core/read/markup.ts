@@ -67,6 +67,7 @@ function frameCandidate(tag: Tag, text: string): Candidate {
     element: 'iframe',
     tag: [tag.from, tag.to] as Range,
     attributes: without(mended.tag, 'src'),
+    ...(source && { holder: source }),
     ...(wrapper && { wrapper: { ratio: wrapper.ratio, padding: wrapper.padding } }),
   };
   if (!source?.value?.trim()) return { ...shared, address: null, addressRange: null, repairs: [], refusal: MISSING };
@@ -101,6 +102,7 @@ function elementCandidate(tag: Tag, end: number, source = sourceOf(tag, 'src')):
     element: tag.name,
     tag: [tag.from, tag.to] as Range,
     attributes: without(tag, 'src'),
+    ...(source && { holder: source }),
   };
   if (!source?.value?.trim()) return { ...shared, address: null, addressRange: null, repairs: [], refusal: MISSING };
   return { ...shared, addressRange: source.range, ...readAddress(source.value) };

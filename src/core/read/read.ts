@@ -1,4 +1,4 @@
-import type { Candidate, Range } from '../model/candidate.ts';
+import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import { readLinks } from './links.ts';
 import { readMarkup } from './markup.ts';
 import { mend, type Mended } from './mend.ts';
@@ -31,11 +31,13 @@ function readCode(text: string): Candidate[] {
 /** The candidate with its ranges in the text that was brought in, and what had to be put right before it could be read. */
 function replaced(candidate: Candidate, { origin, repairs }: Mended): Candidate {
   const back = ([from, to]: Range): Range => [origin(from), origin(to)];
+  const place = (a: PlacedAttribute): PlacedAttribute => ({ ...a, whole: back(a.whole), range: a.range && back(a.range) });
   return {
     ...candidate,
     range: back(candidate.range),
     addressRange: candidate.addressRange && back(candidate.addressRange),
-    attributes: candidate.attributes.map((a) => ({ ...a, whole: back(a.whole), range: a.range && back(a.range) })),
+    attributes: candidate.attributes.map(place),
+    ...(candidate.holder && { holder: place(candidate.holder) }),
     ...(candidate.tag && { tag: back(candidate.tag) }),
     ...(candidate.wrapper && { wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding) } }),
     repairs: [...repairs, ...candidate.repairs],

@@ -41,8 +41,20 @@ function knownItem(match: LinkMatch, address: Address): Item {
   return item;
 }
 
+/** What lays a frame over its wrapper; without the wrapper it would lie over the page. */
+const OVERLAID = /^(?:position|top|left|right|bottom|inset|width|height)\s*:/i;
+const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
+
 function withMarkup(item: Item, candidate: Candidate): Item {
   const { settings, kept } = readFrameMarkup(candidate.attributes, item.form === 'file');
-  const ratio = candidate.wrapper && settings.ratio === undefined ? { ratio: candidate.wrapper.ratio } : {};
-  return { ...item, settings: { ...item.settings, ...settings, ...ratio }, kept };
+  if (candidate.wrapper) {
+    const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
+    const left = {
+      ...kept,
+      style: kept.style.filter((d) => !OVERLAID.test(d)),
+      attributes: kept.attributes.filter((a) => a.value !== '100%'),
+    };
+    return { ...item, settings: { ...item.settings, ratio: candidate.wrapper.ratio, ...own }, kept: left };
+  }
+  return { ...item, settings: { ...item.settings, ...settings }, kept };
 }

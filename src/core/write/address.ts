@@ -17,9 +17,9 @@ function tail(base: string, parts: readonly AddressPart[]): Piece[] {
       joint = '&';
     }
   joint = '#';
-  for (const { in: place, raw, origin } of parts)
+  for (const { in: place, raw, origin, pieces: inside } of parts)
     if (place === 'fragment') {
-      pieces.push({ text: joint }, { text: raw, origin });
+      pieces.push({ text: joint }, ...(inside ?? [{ text: raw, origin }]));
       joint = '&';
     }
   return pieces;

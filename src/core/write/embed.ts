@@ -34,7 +34,7 @@ function mediaElement(input: WriteInput, sizing: Sizing): TreeNode {
   const { title, load } = plan.frame;
   const element = plan.media!;
   const flag = (name: string): TreeAttribute => ({ name, value: null });
-  const attributes: TreeAttribute[] = [{ name: 'src', value: [...frameAddress(plan), ...fragment(input)] }];
+  const attributes: TreeAttribute[] = [{ name: 'src', value: frameAddress(plan) }];
   if (element === 'img') attributes.push({ name: 'alt', value: [{ text: String(title ?? ''), origin: 'title' }] });
   else {
     if (title !== undefined) attributes.push({ name: 'aria-label', value: [{ text: String(title) }], origin: 'title' });
@@ -60,12 +60,3 @@ const FLAGS = [
   ['loop', 'loop'],
 ] as const;
 const WIDE: Piece[] = [{ text: 'width:100%' }];
-
-function fragment({ plan: { frame, media, parts } }: WriteInput): Piece[] {
-  const { start, end } = frame;
-  if (media === 'img' || (start === undefined && end === undefined)) return [];
-  const pieces: Piece[] = [{ text: parts.some((p) => p.in === 'fragment') ? '&t=' : '#t=' }];
-  if (start !== undefined) pieces.push({ text: String(start), origin: 'start' });
-  if (end !== undefined) pieces.push({ text: `,${end}`, origin: 'end' });
-  return pieces;
-}
