@@ -60,16 +60,26 @@ export function rewriteTail(
   return spans;
 }
 
+/** Entities in an address that are not ampersands: their `&` and `#` join nothing. */
+const ENTITY = /&(?!amp;|#38;)(?:#\w{1,6}|[a-z]{2,8});/gi;
+
 /** `?a=1&amp;b=2#t=3` as parts, each with the sign before it; a sign with nothing behind it is a part of its own. */
 function splitTail(tail: string): Part[] {
+  const masked = tail.replace(ENTITY, (entity) => '_'.repeat(entity.length));
+  const hash = masked.indexOf('#');
+  const query = hash < 0 ? masked.length : hash;
+  return [
+    ...splitPlace(tail.slice(0, query), masked.slice(0, query), 'query'),
+    ...splitPlace(tail.slice(query), masked.slice(query), 'fragment'),
+  ];
+}
+
+function splitPlace(written: string, masked: string, place: 'query' | 'fragment'): Part[] {
   const parts: Part[] = [];
-  let place: 'query' | 'fragment' = 'query';
-  const pattern = /([?#]|&(?:amp;|#38;)?)([^?#&]*(?:&(?!amp;|#38;|[\w.-]+=)[^?#&]*)*)/gi;
-  for (const m of tail.matchAll(pattern)) {
-    const [, joint = '', text = ''] = m;
-    if (joint === '#') place = 'fragment';
-    const name = decodeName(text);
-    parts.push({ joint, text, key: text === '' ? `bare:${place}` : `${place}:${name}` });
+  for (const m of masked.matchAll(/(^[?#]|&(?:amp;|#38;)?)([^&]*)/gi)) {
+    const joint = m[1]!;
+    const text = written.slice(m.index + joint.length, m.index + m[0].length);
+    parts.push({ joint, text, key: text === '' ? `bare:${place}` : `${place}:${decodeName(text)}` });
   }
   return parts;
 }

@@ -204,10 +204,8 @@ function escapeFor(quote: string, value: string): string {
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
     .replace(/\u0000/g, '\ufffd');
-  if (quote === '"') return escaped.replace(/"/g, '&quot;').replace(/>/g, '&gt;');
-  return escaped
-    .replace(/"/g, '&quot;')
-    .replace(/>/g, '&gt;')
-    .replace(/'/g, '&#39;')
-    .replace(quote === '' ? /[\s`=]/g : /$^/, (c) => `&#${c.charCodeAt(0)};`);
+  const quoted = escaped.replace(/"/g, '&quot;').replace(/>/g, '&gt;');
+  if (quote === '"') return quoted;
+  const single = quoted.replace(/'/g, '&#39;');
+  return quote === '' ? single.replace(/[\s`=]/g, (c) => `&#${c.charCodeAt(0)};`) : single;
 }

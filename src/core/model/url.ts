@@ -16,3 +16,6 @@ function parse(text: string): URL | null {
     return null;
   }
 }
+
+/** A parameter's value, encoded; the apostrophe too, so that it may stand between either kind of quotes. */
+export const encodeParameter = (value: string): string => encodeURIComponent(value).replaceAll("'", '%27');

@@ -1,5 +1,6 @@
 import { spell } from '../hosts/spellings.ts';
 import type { AddressPart, Plan } from '../model/plan.ts';
+import { encodeParameter } from '../model/url.ts';
 import type { Asked } from './asked.ts';
 
 /** The share link, with those settings that this host reads from a share link. */
@@ -9,7 +10,7 @@ export function planLink({ item, settings, card, target }: Asked): Plan['link'] 
     if (place === 'path') continue;
     const value = settings[setting];
     const spelt = value === undefined ? undefined : spell(spelling, value);
-    if (spelt !== undefined) parts.push({ in: place, name, raw: `${name}=${encodeURIComponent(spelt)}`, origin: setting });
+    if (spelt !== undefined) parts.push({ in: place, name, raw: `${name}=${encodeParameter(spelt)}`, origin: setting });
   }
   // What stood in a frame address means nothing to the share page.
   if (!card?.framedForms.has(item.form))

@@ -3,6 +3,7 @@ import type { Item } from '../model/item.ts';
 import type { AddressPart, Origin, Plan, PlanEntry } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import { encodeParameter } from '../model/url.ts';
 import type { Asked } from './asked.ts';
 import { planBox } from './box.ts';
 import { findConflict } from './conflicts.ts';
@@ -69,7 +70,7 @@ function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
         parts.push({
           in: s.in,
           name: s.name,
-          raw: `${encodeURIComponent(s.name)}=${item.form === 'file' ? s.value : encodeURIComponent(s.value)}`,
+          raw: `${encodeURIComponent(s.name)}=${item.form === 'file' ? s.value : encodeParameter(s.value)}`,
           origin: setting,
         });
   if (item.form === 'file') parts.push(...planFragment(entries));

@@ -1,6 +1,7 @@
 import type { HostBook } from '../hosts/book.ts';
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
+import type { SettingId } from '../settings/list.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { fileItem } from './file.ts';
 import { makeItem, unknownItem } from './makeItem.ts';
@@ -21,7 +22,7 @@ export function recognise(candidate: Candidate, book: HostBook): Recognition {
   const match = matchLink(address, book);
   if (match && 'refusal' in match) return match;
   const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownItem(address));
-  return { item: candidate.attributes.length > 0 || candidate.wrapper ? withMarkup(item, candidate) : item };
+  return { item: candidate.attributes.length > 0 || candidate.wrapper ? withMarkup(item, candidate, book) : item };
 }
 
 function knownItem(match: LinkMatch, address: Address): Item {
@@ -45,8 +46,9 @@ function knownItem(match: LinkMatch, address: Address): Item {
 const OVERLAID = /^(?:position|top|left|right|bottom|inset|width|height)\s*:/i;
 const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
 
-function withMarkup(item: Item, candidate: Candidate): Item {
-  const { settings, kept } = readFrameMarkup(candidate.attributes, item.form === 'file');
+function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
+  const { settings, kept: all } = readFrameMarkup(candidate.attributes, item.form === 'file');
+  const kept = all.allow.length > 0 ? { ...all, allow: all.allow.filter((feature) => !comesAlong(feature, item, book)) } : all;
   if (candidate.wrapper) {
     const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
     const left = {
@@ -57,4 +59,13 @@ function withMarkup(item: Item, candidate: Candidate): Item {
     return { ...item, settings: { ...item.settings, ratio: candidate.wrapper.ratio, ...own }, kept: left };
   }
   return { ...item, settings: { ...item.settings, ...settings }, kept };
+}
+
+/** Whether the card asks for the feature along with a setting that is on: it comes and goes with that setting. */
+function comesAlong(feature: string, { host, settings }: Item, book: HostBook): boolean {
+  const uses = host === null ? undefined : book.byId.get(host)?.card.settings;
+  return Object.entries(settings).some(([id, value]) => {
+    const use = uses?.[id as SettingId];
+    return value === 'on' && use !== undefined && 'allow' in use && use.allow === feature;
+  });
 }

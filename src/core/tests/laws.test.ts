@@ -97,7 +97,9 @@ describe('law 2: reading what was written gives back the item and the settings',
 /** The settings that stand in the code, as the host will take them; sizes are compared by what they come to. */
 function carried({ code, plan }: Embed): Settings {
   const written = new Set(code.map.map((mark) => mark.origin));
-  const entries = plan.entries.filter((e) => written.has(e.setting) && !GEOMETRY.includes(e.setting));
+  const entries = plan.entries.filter(
+    (e) => (e.sent.length > 0 || e.state === 'done here') && written.has(e.setting) && !GEOMETRY.includes(e.setting),
+  );
   return Object.fromEntries(entries.map((e) => [e.setting, e.reason.code === 'nearest' ? e.reason.value : e.asked]));
 }
 

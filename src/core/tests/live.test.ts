@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { canKeep } from '../live/keep.ts';
+import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../pipeline.ts';
+import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import { book, link, settings } from './world.ts';
+
+/** Laws 3, 6 and 7 for code that is kept as it stands, over generated codes and edits. */
+const RUNS = { numRuns: 1000 };
+const SIZE: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height'];
+/** Another domain is another address, and a border stands where none stood: both change a mark of the item's own. */
+const OTHERS = SETTINGS.map((s) => s.id).filter((id) => !['tracking', 'domain', 'border'].includes(id));
+
+interface Hand {
+  text: string;
+  found: Recognised & { item: NonNullable<Recognised['item']> };
+}
+
+/** Code as people have it: written by us, then with other quotes, order, white space, comments and things that nobody knows. */
+const hand: fc.Arbitrary<Hand> = fc
+  .record({
+    from: link,
+    asked: settings,
+    quote: fc.constantFrom('"', "'"),
+    gap: fc.constantFrom(' ', '\n  ', '  '),
+    more: fc.subarray(['data-x="1"', 'data-note', "lang='nl'", 'tabindex=0']),
+    upper: fc.boolean(),
+    unknown: fc.constantFrom('', 'zz=1', 'qq'),
+    around: fc.constantFrom(['', ''], ['<!-- film -->\n', '\n<p>Text & more</p>'], ['<figure>', '</figure>']),
+  })
+  .map(({ from, asked, quote, gap, more, upper, unknown, around }) => {
+    const { item } = bringIn(from, book)[0]!;
+    const kept = {
+      ...item!,
+      unknown: unknown ? [{ in: 'query' as const, name: unknown.split('=')[0]!, value: '', raw: unknown }] : [],
+    };
+    const code = makeEmbed(kept, { ...asked }, { book, site: null, form: 'responsive', facts: {} }).code.text;
+    const other = code
+      .replace(/ (?=[a-z-]+="|allowfullscreen)/g, gap)
+      .replace('<iframe', `${upper ? '<IFRAME' : '<iframe'}${more.map((m) => gap + m).join('')}`)
+      .replace(/="([^"']*)"/g, `=${quote}$1${quote}`);
+    const text = around[0] + other + around[1];
+    return { text, found: bringIn(text, book)[0]! as Hand['found'] };
+  })
+  .filter(({ found }) => found.item !== undefined && canKeep(found.candidate));
+
+const keep = ({ text, found }: Hand, wanted: Settings): Embed =>
+  keepEmbed({ text, candidate: found.candidate }, found.item, wanted, { book, site: null, facts: {} });
+
+const other = fc.record({ id: fc.constantFrom(...OTHERS), from: settings });
+
+/** What is left of code when the marks of some settings, and the signs that join things, are taken out. */
+function without({ code }: Embed, own: readonly string[]): string {
+  let text = '';
+  let at = 0;
+  for (const { range, origin } of code.map) {
+    text += code.text.slice(at, range[0]);
+    if (!own.includes(origin)) text += code.text.slice(...range);
+    at = range[1];
+  }
+  // Sizes that come from the item stand with those that were set.
+  const size = own === SIZE ? /(?:max-)?(?:width|height|aspect-ratio)[:=](["']?)[\w./%]*\1/g : /(?!)/g;
+  return (text + code.text.slice(at))
+    .replace(size, '')
+    .replace(/[\s;?#]|&(?:amp;)?/g, '')
+    .replace(/(?:style|allow)=(["'])\1/g, '');
+}
+
+describe('law 3: one changed setting changes only its own bytes', () => {
+  test('nothing changed keeps every byte', () => {
+    fc.assert(
+      fc.property(hand, (h) => {
+        expect(keep(h, h.found.item.settings).code.text).toBe(h.text);
+      }),
+      RUNS,
+    );
+  });
+
+  test('and what is not its own stays, in its order', () => {
+    fc.assert(
+      fc.property(hand, other, (h, { id, from }) => {
+        fc.pre(from[id] !== undefined);
+        const before = keep(h, h.found.item.settings);
+        const after = keep(h, { ...h.found.item.settings, [id]: from[id] });
+        // Sizes are written in several places that belong together.
+        const own = SIZE.includes(id) ? SIZE : [id];
+        expect(without(after, own)).toBe(without(before, own));
+      }),
+      RUNS,
+    );
+  });
+
+  test('put in and taken out again, the text is the same to the byte', () => {
+    const simple = OTHERS.filter((id) => !SIZE.includes(id));
+    fc.assert(
+      fc.property(hand, fc.constantFrom(...simple), settings, (h, id, from) => {
+        fc.pre(from[id] !== undefined && h.found.item.settings[id] === undefined);
+        const text = keep(h, { ...h.found.item.settings, [id]: from[id] }).code.text;
+        const found = bringIn(text, book)[0]! as Hand['found'];
+        const { [id]: _, ...rest } = found.item.settings;
+        expect(keep({ text, found }, rest).code.text).toBe(h.text);
+      }),
+      RUNS,
+    );
+  });
+});
+
+describe('laws 2 and 7: what was laid into code is read from it', () => {
+  test('so that laying it in again changes nothing', () => {
+    fc.assert(
+      fc.property(hand, settings, (h, wanted) => {
+        const { code, plan } = keep(h, { ...h.found.item.settings, ...wanted });
+        const found = bringIn(code.text, book)[0]! as Hand['found'];
+        const written = new Set(code.map.map((mark) => mark.origin));
+        for (const { setting, asked, reason } of plan.entries)
+          if (written.has(setting) && !SIZE.includes(setting))
+            expect(found.item.settings[setting], `${setting} in ${code.text}`).toBe(
+              reason.code === 'nearest' ? reason.value : asked,
+            );
+        expect(keep({ text: code.text, found }, found.item.settings).code.text).toBe(code.text);
+      }),
+      RUNS,
+    );
+  });
+});
+
+describe('law 6: what nobody knows survives every edit', () => {
+  test('in code that is kept', () => {
+    fc.assert(
+      fc.property(hand, settings, (h, wanted) => {
+        const { text } = keep(h, { ...h.found.item.settings, ...wanted }).code;
+        for (const piece of h.text.match(
+          /data-x=.1.|data-note|lang=.nl.|tabindex=0|zz=1|[?;&]qq|<!-- film -->|<p>Text & more<\/p>|<\/?figure>/g,
+        ) ?? [])
+          expect(text).toContain(piece.replace(/^[?;&]/, ''));
+      }),
+      RUNS,
+    );
+  });
+});
