@@ -18,7 +18,7 @@ export interface Running {
 export async function startServer(wanted?: number): Promise<Running> {
   const port = wanted ?? (await freePort());
   const server: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/server/main.ts')], {
-    env: { ...process.env, PORT: String(port), LOG: 'silent' },
+    env: { ...process.env, PORT: String(port), LOG: 'silent', ASK: 'standins' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   await once(server.stdout!, 'data');

@@ -8,6 +8,8 @@ import type { HostCard } from '../core/hosts/card.ts';
 import { makeBook } from '../core/hosts/book.ts';
 import type { Site } from '../core/model/site.ts';
 import type { DemoItem } from '../standins/world.ts';
+import type { Guard } from './guard.ts';
+import { reachRoute } from './reach.ts';
 import { resolveRoute } from './resolve.ts';
 import { BUILT } from './built.ts';
 
@@ -16,8 +18,8 @@ export interface ApplicationParts {
   cards: readonly HostCard[];
   items: readonly DemoItem[];
   sites: readonly Site[];
-  /** Origins of the stand-ins. */
-  origins: ReadonlySet<string>;
+  /** What may be asked of others. */
+  guard: Guard;
 }
 
 /** The application and its interface for programs, on the server's own name. */
@@ -30,7 +32,7 @@ export function application(parts: ApplicationParts): Router {
   return router;
 }
 
-function api({ cards, items, sites, origins }: ApplicationParts): Router {
+function api({ cards, items, sites, guard }: ApplicationParts): Router {
   const router = Router();
   const book = makeBook(cards);
   router.get('/health', (_, response) => void response.json({ status: 'ok' }));
@@ -38,7 +40,8 @@ function api({ cards, items, sites, origins }: ApplicationParts): Router {
   router.get('/sites', (_, response) => void response.json(sites));
   router.get('/demo', (_, response) => void response.json(items));
   router.use(rateLimit({ windowMs: 60_000, limit: 300, standardHeaders: true, legacyHeaders: false }));
-  router.post('/resolve', express.json({ limit: '16kb' }), resolveRoute(book, origins));
+  router.post('/resolve', express.json({ limit: '16kb' }), resolveRoute(book, guard));
+  router.post('/reach', express.json({ limit: '16kb' }), reachRoute(book, guard));
   router.use((_, response) => void response.status(404).json({ error: 'noSuchRoute' }));
   return router;
 }

@@ -1,63 +1,133 @@
 import type { RequestHandler } from 'express';
-import { lookup as systemLookup } from 'node:dns';
-import { Agent, request } from 'undici';
 import { parseTemplate } from 'url-template';
 import { z } from 'zod';
 import type { HostBook } from '../core/hosts/book.ts';
 import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { factsFrom } from './facts.ts';
+import { guardedFetch, Refused, type Guard, type Limits } from './guard.ts';
+import { parseOEmbedXml, readPageData, type PageData } from './pageData.ts';
 
-const asked = z.strictObject({ url: z.url({ protocol: /^https?$/ }).max(4000) });
-
-const LONGEST_ANSWER = 256 * 1024;
-const LONGEST_WAIT = 5_000;
-
-/** Node does not resolve `*.localhost`, browsers do (RFC 6761, section 6.3). */
-const agent = new Agent({
-  connect: {
-    lookup: (name, options, done) =>
-      name === 'localhost' || name.endsWith('.localhost')
-        ? options.all
-          ? done(null, [{ address: '127.0.0.1', family: 4 }])
-          : done(null, '127.0.0.1', 4)
-        : systemLookup(name, options, done),
-  },
+const asked = z.strictObject({
+  url: z.url({ protocol: /^https?$/ }).max(4000),
+  /** Endpoint of an imported provider list, for a link of no card. */
+  endpoint: z
+    .url({ protocol: /^https?$/ })
+    .max(4000)
+    .optional(),
+  /** Width of the site's column, in pixels. */
+  maxwidth: z.number().int().min(50).max(4000).optional(),
 });
+type Asked = z.infer<typeof asked>;
+
+/** What was found out about a link: facts, and the player that its page names. */
+export interface Resolved {
+  facts: Facts;
+  /** Embed code or address, as text, to be read like anything that is pasted. */
+  found: { by: 'oembed' | 'openGraph' | 'jsonLd'; text: string } | null;
+  /** Why there is no more, where asking failed. */
+  refused: string | null;
+}
+
+const PAGE: Limits = { types: ['text/html', 'application/xhtml+xml'], size: 2_000_000, time: 8000 };
+const JSON_ANSWER: Limits = { types: ['application/json', 'text/json'], size: 256 * 1024, time: 5000 };
+const XML_ANSWER: Limits = { types: ['text/xml', 'application/xml'], size: 256 * 1024, time: 5000 };
+/** Longer code than this is no embed code. */
+const LONGEST_CODE = 20_000;
 
 /**
- * `POST /api/resolve` with `{ "url": … }`: what the host's oEmbed endpoint says of a link, as facts.
- * Only endpoints of loaded cards are asked, and only on the origins given.
+ * `POST /api/resolve`: what is known of a link. First the oEmbed endpoint of its card; for a link of no card
+ * the endpoint of the provider list, then what its page declares: oEmbed, Open Graph video, JSON-LD.
  */
-export function resolveRoute(book: HostBook, origins: ReadonlySet<string>): RequestHandler {
+export function resolveRoute(book: HostBook, guard: Guard): RequestHandler {
   return async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success) return void response.status(400).json({ error: 'badRequest', message: 'Send { "url": "https://…" }.' });
-    const [found] = bringIn(body.data.url, book);
-    const card = found?.item?.host ? book.byId.get(found.item.host)?.card : undefined;
-    if (!found?.item || !card?.oembed) return void response.json({ facts: {} });
-    const endpoint = parseTemplate(card.oembed.endpoint).expand({ url: found.item.canonical });
-    if (!origins.has(new URL(endpoint).origin)) return void response.json({ facts: {} });
     try {
-      response.json({ facts: factsFrom(await askJson(endpoint), card.oembed) satisfies Facts });
+      response.json(await resolve(body.data, book, guard));
     } catch (error) {
-      incoming.log.warn({ error, endpoint }, 'oEmbed did not answer');
-      response.json({ facts: {} });
+      const refused = error instanceof Refused ? error.code : 'noAnswer';
+      incoming.log.warn({ error, url: body.data.url }, 'nothing was found out');
+      response.json({ facts: {}, found: null, refused } satisfies Resolved);
     }
   };
 }
 
-async function askJson(endpoint: string): Promise<unknown> {
-  const answer = await request(endpoint, { dispatcher: agent, headersTimeout: LONGEST_WAIT, bodyTimeout: LONGEST_WAIT });
-  const tooLong = Number(answer.headers['content-length'] ?? 0) > LONGEST_ANSWER;
-  if (answer.statusCode !== 200 || tooLong || !String(answer.headers['content-type']).includes('json')) {
-    await answer.body.dump();
-    throw new Error(`answered ${answer.statusCode}`);
+async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Resolved> {
+  const item = bringIn(wanted.url, book)[0]?.item;
+  const card = item?.host ? book.byId.get(item.host)?.card : undefined;
+  if (item && card) {
+    if (!card.oembed) return { facts: {}, found: null, refused: null };
+    const values = { url: item.canonical, ...(wanted.maxwidth && { maxwidth: wanted.maxwidth }) };
+    const endpoint = parseTemplate(card.oembed.endpoint).expand(values);
+    const data = JSON.parse((await guardedFetch(endpoint, guard, JSON_ANSWER)).text) as unknown;
+    return { facts: factsFrom(data, card.oembed), found: null, refused: null };
   }
-  let text = '';
-  for await (const chunk of answer.body) {
-    text += String(chunk);
-    if (text.length > LONGEST_ANSWER) throw new Error('the answer is too long');
+  if (wanted.endpoint) {
+    const found = await askEndpoint(withParameters(wanted.endpoint, wanted), 'json', guard).catch(() => null);
+    if (found?.found) return found;
   }
-  return JSON.parse(text);
+  return resolvePage(wanted, guard);
+}
+
+function withParameters(endpoint: string, { url, maxwidth }: Asked): string {
+  const address = new URL(endpoint);
+  if (!address.searchParams.has('url')) address.searchParams.set('url', url);
+  if (maxwidth) address.searchParams.set('maxwidth', String(maxwidth));
+  return address.href;
+}
+
+async function resolvePage(wanted: Asked, guard: Guard): Promise<Resolved> {
+  const page = await guardedFetch(wanted.url, guard, PAGE);
+  const data = readPageData(page.text);
+  const { json, xml } = data.oembed;
+  for (const [link, format] of [
+    [json, 'json'],
+    [xml, 'xml'],
+  ] as const) {
+    if (!link || !URL.canParse(link, page.url)) continue;
+    const found = await askEndpoint(withParameters(new URL(link, page.url).href, wanted), format, guard).catch(() => null);
+    if (found?.found) return found;
+  }
+  return fromOpenGraph(data) ?? fromJsonLd(data) ?? { facts: {}, found: null, refused: null };
+}
+
+const codeAnswer = z.looseObject({ html: z.string().max(LONGEST_CODE).optional().catch(undefined) });
+
+/** Asks an oEmbed endpoint; its code is handed on as text, for the reader. */
+async function askEndpoint(address: string, format: 'json' | 'xml', guard: Guard): Promise<Resolved> {
+  const { text } = await guardedFetch(address, guard, format === 'json' ? JSON_ANSWER : XML_ANSWER);
+  const data = format === 'json' ? (JSON.parse(text) as unknown) : parseOEmbedXml(text);
+  const html = codeAnswer.safeParse(data).data?.html;
+  return {
+    facts: factsFrom(data, { endpoint: address, duration: { at: 'duration', unit: 's' } }),
+    found: html ? { by: 'oembed', text: html } : null,
+    refused: null,
+  };
+}
+
+const webAddress = z.url({ protocol: /^https?$/ }).max(4000);
+const short = z.string().max(300).optional().catch(undefined);
+
+/** Open Graph: the address of a player, where its type is that of a page. */
+function fromOpenGraph({ openGraph }: PageData): Resolved | null {
+  const player = openGraph['og:video:secure_url'] ?? openGraph['og:video:url'] ?? openGraph['og:video'];
+  const type = openGraph['og:video:type'] ?? 'text/html';
+  const address = webAddress.safeParse(player).data;
+  if (!address || !/^(?:text\/html|video\/)/.test(type)) return null;
+  return { facts: { title: short.parse(openGraph['og:title']) }, found: { by: 'openGraph', text: address }, refused: null };
+}
+
+/** schema.org: `embedUrl` of a VideoObject, an AudioObject or their kin, wherever it stands. */
+function fromJsonLd({ jsonLd }: PageData): Resolved | null {
+  const queue = [...jsonLd];
+  for (let looked = 0; queue.length > 0 && looked < 2000; looked++) {
+    const node = queue.shift();
+    if (typeof node !== 'object' || node === null) continue;
+    const { embedUrl, name } = node as Record<string, unknown>;
+    const address = webAddress.safeParse(embedUrl).data;
+    if (address) return { facts: { title: short.parse(name) }, found: { by: 'jsonLd', text: address }, refused: null };
+    queue.push(...Object.values(node));
+  }
+  return null;
 }

@@ -9,6 +9,7 @@ import { STAND_INS } from '../standins/list.ts';
 import { readCardFiles, readItems, readSites } from '../standins/world.ts';
 import { application } from './application.ts';
 import { BUILT } from './built.ts';
+import type { Guard } from './guard.ts';
 import { preview } from './preview.ts';
 
 /** One process, answering by host name: the application, the preview page, and each stand-in on its own. */
@@ -16,7 +17,7 @@ export function createServer(port: number, log: Logger): Express {
   const items = readItems(port);
   const { cards, problems } = loadCards(readCardFiles(port));
   problems.forEach((problem) => log.error(problem, sayCardProblem(problem)));
-  const app = application({ port, cards, items, sites: readSites(port), origins: standInOrigins(port) });
+  const app = application({ port, cards, items, sites: readSites(port), guard: makeGuard(port) });
   const byName = new Map<string, RequestHandler>([
     ['localhost', app],
     // One origin for what the browser keeps.
@@ -45,6 +46,12 @@ function standInServer(router: RequestHandler): Express {
     express.static(join(BUILT, 'assets'), { setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*') }),
   );
   return server.use(router);
+}
+
+/** With `ASK=standins` nobody but the stand-ins is asked: no name is looked up. */
+function makeGuard(port: number): Guard {
+  const origins = standInOrigins(port);
+  return process.env.ASK === 'standins' ? { origins, resolve: () => Promise.resolve([]) } : { origins };
 }
 
 /** The only addresses that the server may ask while it guards against all private ones. */

@@ -9,11 +9,12 @@ import { lanternreel } from './lanternreel/routes.ts';
 import { loopwick } from './loopwick/routes.ts';
 import { murmurfold } from './murmurfold/routes.ts';
 import { plumbline } from './plumbline/routes.ts';
+import { postern } from './postern/routes.ts';
 import { spoolnote } from './spoolnote/routes.ts';
 import { waymoss } from './waymoss/routes.ts';
 import type { StandIn } from './standIn.ts';
 
-/** The made-up hosts that ship with the product. */
+/** The made-up hosts that ship with the product; the last has no card. */
 export const STAND_INS: readonly StandIn[] = [
   lanternreel,
   plumbline,
@@ -28,4 +29,5 @@ export const STAND_INS: readonly StandIn[] = [
   loopwick,
   albumfen,
   spoolnote,
+  postern,
 ];

@@ -35,7 +35,8 @@ interface Mender {
 const MENDERS: readonly Mender[] = [
   {
     repair: { code: 'curlyQuotes', was: '“…”', now: '"…"' },
-    applies: (text) => /=\s?[“”„‟″«»‘’‚]/.test(text),
+    // Where straight quotes hold values, curly ones are text within them.
+    applies: (text) => /=\s?[“”„‟″«»‘’‚]/.test(text) && !/=\s?["']/.test(text),
     apply: (text) => text.replace(/[“”„‟″«»]/g, '"').replace(/[‘’‚‛]/g, "'"),
   },
   {

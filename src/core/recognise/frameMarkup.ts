@@ -11,12 +11,15 @@ export function readFrameMarkup(attributes: readonly Attribute[], media = false)
   const kept = { attributes: [] as Attribute[], allow: [] as string[], style: [] as string[] };
   for (const { name, value } of attributes) {
     const read = (media ? MEDIA_READERS.get(name) : undefined) ?? READERS.get(name);
-    if (!read?.(value ?? '', settings, kept)) kept.attributes.push({ name, value });
+    if (!read?.(value ?? '', settings, kept) && NAME.test(name)) kept.attributes.push({ name, value });
   }
   if (media && (settings.autoplay ?? settings.loop ?? settings.mute) !== undefined) settings.controls ??= 'off';
   tidyWidth(settings);
   return { settings, kept };
 }
+
+/** HTML, section 13.1.2.3, and nothing that a broken quote leaves behind. */
+const NAME = /^[a-z_:@][^\s"'<>/=`]*$/i;
 
 type AttributeReader = (value: string, settings: Draft, kept: { allow: string[]; style: string[] }) => boolean;
 
