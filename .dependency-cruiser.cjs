@@ -27,7 +27,7 @@ module.exports = {
       name: 'model-knows-nothing-else',
       severity: 'error',
       from: { path: '^src/core/(model|settings)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/core/(?!model|settings)' },
+      to: { path: '^src/core/(?!model|settings)', dependencyTypesNot: ['type-only'] },
     },
     {
       name: 'messages-know-only-core',

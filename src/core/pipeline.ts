@@ -7,6 +7,7 @@ import type { Facts, Item } from './model/item.ts';
 import type { Plan } from './model/plan.ts';
 import type { Site } from './model/site.ts';
 import { keepCode } from './live/keep.ts';
+import type { Reached } from './reach/reached.ts';
 import { plan } from './plan/plan.ts';
 import { read } from './read/read.ts';
 import { recognise, type Recognition } from './recognise/recognise.ts';
@@ -23,6 +24,8 @@ export interface Surroundings {
   site: Site | null;
   form: CodeFormId;
   facts: Facts;
+  /** What the server found at the frame address. */
+  reached?: readonly Reached[] | undefined;
 }
 
 export type Recognised = { candidate: Candidate } & Recognition;
@@ -51,19 +54,31 @@ export function keepEmbed(
   { text, candidate }: InHand,
   recognised: Item,
   settings: Settings,
-  { book, site, facts }: Omit<Surroundings, 'form'>,
+  { book, site, facts, reached }: Omit<Surroundings, 'form'>,
 ): Embed {
   const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
   const before = plan(item, item.settings, book, site);
   const after = plan(item, settings, book, site);
   const code = keepCode({ text, candidate, item, before, after, book, site });
-  return { item, settings, plan: after, code, findings: check({ item, settings, plan: after, code, site, facts, book }) };
+  return {
+    item,
+    settings,
+    plan: after,
+    code,
+    findings: check({ item, settings, plan: after, code, site, facts, book, reached }),
+  };
 }
 
 /** Steps 3 to 5: the code for an item with what is asked for it. */
-export function makeEmbed(recognised: Item, settings: Settings, { book, site, form, facts }: Surroundings): Embed {
+export function makeEmbed(recognised: Item, settings: Settings, { book, site, form, facts, reached }: Surroundings): Embed {
   const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
   const planned = plan(item, settings, book, site);
   const code = write({ item, plan: planned, site }, form);
-  return { item, settings, plan: planned, code, findings: check({ item, settings, plan: planned, code, site, facts, book }) };
+  return {
+    item,
+    settings,
+    plan: planned,
+    code,
+    findings: check({ item, settings, plan: planned, code, site, facts, book, reached }),
+  };
 }

@@ -1,10 +1,12 @@
 import type { CheckId } from '../core/check/checks/list.ts';
+import type { Difference } from '../core/live/compare.ts';
 import type { Refusal, Repair } from '../core/model/candidate.ts';
 import type { Finding, Remedy } from '../core/model/finding.ts';
 import type { CardProblem } from '../core/hosts/loadCards.ts';
 import type { Item } from '../core/model/item.ts';
 import type { PlanEntry, Reason, Sent, SettingsFix, State } from '../core/model/plan.ts';
 import type { Meaning } from '../core/recognise/anatomy.ts';
+import type { Reached } from '../core/reach/reached.ts';
 import { settingOf, type SettingId } from '../core/settings/list.ts';
 import { writeValue, type SettingValue } from '../core/model/values.ts';
 
@@ -75,6 +77,45 @@ const REASONS: Sentences<Reason> = {
   ratioAndHeight: () => 'Ratio and height both set the height; the height wins.',
 };
 
+const REACHED: Sentences<Reached> = {
+  reachable: () => 'Visitors can see it.',
+  notYet: ({ date, words }) => `Not out before ${sayDate(date)}: until then visitors see an empty frame. ${words}`.trim(),
+  notReleased: ({ words }) => words || 'It is not released, so visitors see nothing. Release it at the host.',
+  keyMissing: ({ words }) => words || 'A key is missing in the address. Copy the link with its key at the host.',
+  mustSignIn: ({ words }) =>
+    words || 'Visitors would have to sign in at the host first. Make it public there, then copy the share link again.',
+  closed: ({ words }) => words || 'It is closed at the host.',
+  refusesFraming: ({ by, text, site }) =>
+    `The host does not let pages of ${site.replace(/^https?:\/\//, '')} frame it (${by === text ? by : `${by === 'X-Frame-Options' ? `${by}: ` : ''}${text}`}). Look for an embed code at the host, or give a link instead.`,
+  httpOnly: ({ words }) => words || 'It answers over http alone, and pages over https leave such frames blank.',
+  moved: ({ to }) => `It has moved for good, to ${to.replace(/^https?:\/\//, '')}.`,
+  slow: ({ seconds }) => `The host took ${seconds} seconds to answer: visitors look at an empty frame that long.`,
+  gone: ({ status }) => `There is nothing at this address any more (the host answers ${status}). Copy the share link anew.`,
+  hostTrouble: ({ status }) => `The host has trouble at the moment (it answers ${status}). Look again later.`,
+  noAnswer: ({ why }) =>
+    `The frame address could not be asked: ${WHY_NOT[why] ?? 'the host did not answer'}. Look at the page yourself before you publish.`,
+};
+
+/** Why the server did not ask, by the code of its guard. */
+export const WHY_NOT: Record<string, string> = {
+  scheme: 'it is no address of the web',
+  credentials: 'it holds a name and a password',
+  port: 'its port is none of the web',
+  privateAddress: 'it leads to a private network',
+  nameUnknown: 'no host is known under that name',
+  redirects: 'it leads round and round',
+  tooSlow: 'the host took too long',
+  tooLarge: 'its answer is too large',
+  wrongType: 'its answer is of another kind',
+  noAnswer: 'the host did not answer',
+};
+
+/** A date as the host wrote it, in one form. */
+function sayDate(date: string): string {
+  const read = new Date(date);
+  return Number.isNaN(read.getTime()) ? date : read.toISOString().slice(0, 10);
+}
+
 const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   insecureFrame: ({ actual }) => `The page is loaded over https and ${actual} over http: browsers leave the frame blank.`,
   autoplayUnmuted: () =>
@@ -88,6 +129,8 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   titleMissing: () => 'The frame has no title. Screen readers then say its address, or nothing.',
   unknownParameter: ({ actual, expected }) =>
     `${expected} does not know the parameter “${actual}”. It is kept, and may do nothing.`,
+  notReachable: ({ reached }) => sayReached(reached!),
+  reachedOddly: ({ reached }) => sayReached(reached!),
   severalCards: ({ actual }) =>
     `${actual} claim this link with equal right. Which of them is followed is chance: make the link form of one of them more specific, in the Host book.`,
   hostCondition: ({ actual }) => actual,
@@ -103,6 +146,8 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   ratioDiffers: ({ expected }) => `Use ${expected}`,
   titleMissing: ({ expected }) => (expected === '' ? 'Write a title' : `Use “${expected}”`),
   unknownParameter: ({ actual }) => `Drop ${actual}`,
+  notReachable: () => '',
+  reachedOddly: () => 'Use the new address',
   severalCards: () => '',
   hostCondition: () => '',
 };
@@ -137,6 +182,7 @@ export const KIND_WORDS: Record<string, string> = {
 
 export const sayRefusal = (refusal: Refusal): string => REFUSALS[refusal.code](refusal as never);
 export const sayRepair = (repair: Repair): string => REPAIRS[repair.code];
+const sayReached = (reached: Reached): string => REACHED[reached.code](reached as never);
 export const sayReason = (reason: Reason): string => REASONS[reason.code](reason as never);
 export const sayFinding = (finding: Finding): string => FINDINGS[finding.code as CheckId](finding);
 export const sayRemedy = (finding: Finding & { remedy: Remedy }): string => REMEDIES[finding.code as CheckId](finding);
@@ -289,4 +335,21 @@ export function sayMeaning(meaning: Meaning): string {
     case 'broken':
       return 'cannot be used';
   }
+}
+
+/** A difference between two codes, in words. */
+export function sayDifference({ what, name, before, after, setting }: Difference): string {
+  if (setting) {
+    const label = settingOf(setting.id).label.toLowerCase();
+    return `${label}: ${saySetting(setting.id, setting.before)} → ${saySetting(setting.id, setting.after)}`;
+  }
+  if (what === 'address') return 'the frame is loaded from another address';
+  const thing =
+    what === 'parameter'
+      ? `the parameter ${name}`
+      : name.startsWith('allow ')
+        ? `the permission ${name.slice(6)}`
+        : `the attribute ${name}`;
+  if (before === null) return `${thing} is new`;
+  return after === null ? `${thing} is gone` : `${thing} has another value`;
 }

@@ -1,6 +1,6 @@
 import './page.css';
 import { toPreview, type FromPreview, type Looks, type PreviewBox } from './messages.ts';
-import { placeCode } from './placeCode.ts';
+import { EMBEDS, placeCode } from './placeCode.ts';
 
 /** The page in which an embed is tried: it obeys the application that frames it, and nobody else. */
 const application = `${location.protocol}//${location.host.replace('preview.', '')}`;
@@ -36,25 +36,66 @@ const boxOf = (element: Element): PreviewBox => {
   return { left, top, width, height };
 };
 const frame = (): HTMLIFrameElement | null => slot.querySelector('iframe');
+const embed = (): HTMLElement | null => slot.querySelector(EMBEDS);
 const layout = (): void =>
   tell({
     kind: 'layout',
-    embed: frame() && boxOf(frame()!),
+    embed: embed() && boxOf(embed()!),
     column: boxOf(slot),
     bottom: slot.getBoundingClientRect().bottom + window.scrollY,
   });
 
 window.addEventListener('message', ({ source, origin, data }: MessageEvent<unknown>) => {
   if (source === window.parent && origin === application) return obey(data);
-  if (source !== null && source === frame()?.contentWindow) tell({ kind: 'player', data });
+  if (source !== null && source === frame()?.contentWindow) heard(data);
 });
+
+/** What the embed tells: a height of code with a script is for its frame, everything else for the application. */
+function heard(data: unknown): void {
+  const height = (data as { runHeight?: unknown } | null)?.runHeight;
+  if (typeof height === 'number' && frame()?.dataset.code) {
+    frame()!.style.height = `${Math.min(4000, Math.max(40, height))}px`;
+    return layout();
+  }
+  tell({ kind: 'player', data });
+}
+
+const MEDIA = {
+  loadedmetadata: 'ready',
+  playing: 'playing',
+  pause: 'paused',
+  timeupdate: 'time',
+  volumechange: 'time',
+  ended: 'ended',
+} as const;
+
+function watchMedia(): void {
+  const media = slot.querySelector<HTMLMediaElement>('video, audio');
+  if (!media) return;
+  for (const [event, word] of Object.entries(MEDIA))
+    media.addEventListener(event, () => {
+      const duration = Number.isFinite(media.duration) ? media.duration : undefined;
+      tell({ kind: 'media', event: word, time: media.currentTime, duration, muted: media.muted });
+    });
+}
+
+function press(what: 'play' | 'pause'): void {
+  const media = slot.querySelector<HTMLMediaElement>('video, audio');
+  if (what === 'pause') return media?.pause();
+  if (media) media.muted = true;
+  void media?.play().catch(() => undefined);
+}
 
 function obey(data: unknown): void {
   const message = toPreview.safeParse(data);
   if (!message.success) return;
+  if (message.data.kind === 'press') return press(message.data.what);
   if (message.data.kind === 'ask') return frame()?.contentWindow?.postMessage(message.data.message, '*');
   dress(message.data.looks);
-  if (placeCode(slot, message.data.code)) tell({ kind: 'loaded' });
+  if (placeCode(slot, message.data.code)) {
+    tell({ kind: 'loaded' });
+    watchMedia();
+  }
   layout();
 }
 

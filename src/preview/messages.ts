@@ -17,6 +17,7 @@ const box = z.object({ left: z.number(), top: z.number(), width: z.number(), hei
 export const toPreview = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('show'), code: z.string(), looks }),
   z.object({ kind: z.literal('ask'), message: z.json() }),
+  z.object({ kind: z.literal('press'), what: z.enum(['play', 'pause']) }),
 ]);
 
 /** From the preview: it is open; where things stand (CSS pixels of its viewport; `bottom` is the lower edge of the embed in the document); what the player reported. */
@@ -25,6 +26,14 @@ export const fromPreview = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('layout'), embed: box.nullable(), column: box, bottom: z.number() }),
   z.object({ kind: z.literal('player'), data: z.unknown() }),
   z.object({ kind: z.literal('loaded') }),
+  /** A media element of our own, in the words of a player report. */
+  z.object({
+    kind: z.literal('media'),
+    event: z.enum(['ready', 'playing', 'paused', 'time', 'ended']),
+    time: z.number(),
+    duration: z.number().optional(),
+    muted: z.boolean(),
+  }),
 ]);
 
 export type ToPreview = z.infer<typeof toPreview>;

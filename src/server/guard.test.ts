@@ -104,7 +104,7 @@ describe('answers', () => {
       request.on('close', () => clearInterval(timer));
     },
     '/slow': () => undefined,
-    '/inside': (_, r) => r.writeHead(302, { location: 'http://127.0.0.1:1/' }).end(),
+    '/inside': (_, r) => r.writeHead(302, { location: 'http://127.0.0.1/' }).end(),
     '/metadata': (_, r) => r.writeHead(302, { location: 'http://169.254.169.254/' }).end(),
     '/scheme': (_, r) => r.writeHead(302, { location: 'file:///etc/passwd' }).end(),
     '/round': (_, r) => r.writeHead(302, { location: '/round' }).end(),

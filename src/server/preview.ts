@@ -1,5 +1,6 @@
-import express, { Router } from 'express';
+import express, { Router, type RequestHandler } from 'express';
 import helmet from 'helmet';
+import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { BUILT } from './built.ts';
@@ -7,6 +8,7 @@ import { BUILT } from './built.ts';
 /** The page in which embeds are shown: an origin of its own, which only the application may frame. */
 export function preview(port: number): Router {
   const router = Router();
+  router.get('/run', run(port));
   router.use(
     helmet({
       contentSecurityPolicy: {
@@ -18,6 +20,7 @@ export function preview(port: number): Router {
           styleSrc: ["'self'", "'unsafe-inline'"],
           frameSrc: ['http:', 'https:'],
           imgSrc: ['http:', 'https:', 'data:'],
+          mediaSrc: ['http:', 'https:'],
           frameAncestors: [`http://localhost:${port}`, `http://127.0.0.1:${port}`],
         },
       },
@@ -38,4 +41,42 @@ export function preview(port: number): Router {
         .send(readFileSync(join(BUILT, 'preview.html'), 'utf8')),
   );
   return router;
+}
+
+/**
+ * The page in which code with a script runs: sandboxed without an origin of its own, so that the scripts of
+ * hosts can do their work and reach nothing of ours. It shows what its parent hands it, once.
+ */
+const RUN = `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>Code with a script</title></head><body style="margin:0"><script nonce="NONCE">
+let shown = false;
+addEventListener('message', (event) => {
+  if (event.source === window.parent && !shown && event.data && typeof event.data.run === 'string') {
+    shown = true;
+    document.body.replaceChildren(document.createRange().createContextualFragment(event.data.run));
+    new ResizeObserver(() => parent.postMessage({ runHeight: document.documentElement.getBoundingClientRect().height }, '*')).observe(document.body);
+  } else if (event.source !== window.parent) parent.postMessage(event.data, '*');
+});
+</script></body></html>`;
+
+function run(port: number): RequestHandler {
+  return (_, response) => {
+    const nonce = randomBytes(16).toString('base64');
+    const policy = [
+      "default-src 'none'",
+      `script-src 'nonce-${nonce}' http: https:`,
+      "style-src 'unsafe-inline' http: https:",
+      'img-src http: https: data:',
+      'media-src http: https:',
+      'connect-src http: https:',
+      'frame-src http: https:',
+      `frame-ancestors http://preview.localhost:${port}`,
+      'sandbox allow-scripts allow-popups',
+    ];
+    response
+      .set('Content-Security-Policy', policy.join('; '))
+      .set('Cache-Control', 'no-store')
+      .type('html')
+      .send(RUN.replace('NONCE', nonce));
+  };
 }

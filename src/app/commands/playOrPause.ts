@@ -7,10 +7,11 @@ export const playOrPause: Command = {
   label: 'Play the preview without sound, or pause it',
   keys: ' ',
   run: (store, act) => {
-    const { playing, time } = store.getState().view.player;
+    const { playing, time, page } = store.getState().view.player;
     // Before its first report, a player does not hear yet.
-    if (time === undefined) return false;
+    if (time === undefined && page === undefined) return false;
     if (playing) return askPlayer(store, 'pause', { act });
-    return askPlayer(store, 'mute', { act }) && askPlayer(store, 'play', { act });
+    askPlayer(store, 'mute', { act });
+    return askPlayer(store, 'play', { act });
   },
 };

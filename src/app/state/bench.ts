@@ -1,4 +1,5 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
+import { AS_IT_STANDS } from '../../core/live/keep.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
 import type { Work } from './work.ts';
@@ -18,6 +19,7 @@ const LONGEST_PAST = 200;
 export const emptyWork = (site: string, id: string = nanoid(10)): Work => ({
   id,
   text: '',
+  code: null,
   choice: 0,
   changes: {},
   form: 'responsive',
@@ -37,6 +39,9 @@ function step(state: BenchState, change: Partial<Work>, gesture: string | null =
   state.present = { ...state.present, ...change };
 }
 
+/** Another text: what was done to the code of the one before is not for this one. */
+const anew = ({ form }: Work): Pick<Work, 'code' | 'form'> => ({ code: null, form: form === AS_IT_STANDS ? 'responsive' : form });
+
 export const benchSlice = createSlice({
   name: 'bench',
   initialState,
@@ -52,12 +57,18 @@ export const benchSlice = createSlice({
     /** A text was pasted or dropped: a new embed, with nothing changed yet. */
     broughtIn: {
       reducer: (state, { payload }: PayloadAction<{ text: string; id: string }>) =>
-        step(state, { text: payload.text, id: payload.id, choice: 0, changes: {} }),
+        step(state, { ...anew(state.present), text: payload.text, id: payload.id, choice: 0, changes: {} }),
       prepare: (text: string) => ({ payload: { text, id: nanoid(10) } }),
     },
     /** The text of the same embed was corrected. */
-    textEdited: (state, { payload }: PayloadAction<string>) => step(state, { text: payload, choice: 0 }, 'text'),
-    chosen: (state, { payload }: PayloadAction<number>) => step(state, { choice: payload, changes: {} }),
+    textEdited: (state, { payload }: PayloadAction<string>) =>
+      step(state, { ...anew(state.present), text: payload, choice: 0 }, 'text'),
+    chosen: (state, { payload }: PayloadAction<number>) => step(state, { ...anew(state.present), choice: payload, changes: {} }),
+    /** The code was changed by hand: from now on it says what holds; `changes` are those that no code can say. */
+    codeEdited: (state, { payload: { code, changes } }: PayloadAction<{ code: string; changes: SettingsFix }>) =>
+      step(state, { code, changes, form: AS_IT_STANDS }, 'code'),
+    /** Code is kept as it stands, with the settings laid in. */
+    codeKept: (state, { payload }: PayloadAction<string>) => step(state, { code: payload, form: AS_IT_STANDS }),
     /** Settings were changed; `gesture` joins the steps of one drag. */
     changed: (state, { payload: { change, gesture } }: PayloadAction<{ change: SettingsFix; gesture?: string }>) =>
       step(state, { changes: { ...state.present.changes, ...change } }, gesture ?? null),
@@ -87,5 +98,18 @@ export const benchSlice = createSlice({
   },
 });
 
-export const { opened, broughtIn, textEdited, chosen, changed, kept, gestureEnded, formChosen, siteChosen, undone, redone } =
-  benchSlice.actions;
+export const {
+  opened,
+  broughtIn,
+  textEdited,
+  chosen,
+  codeEdited,
+  codeKept,
+  changed,
+  kept,
+  gestureEnded,
+  formChosen,
+  siteChosen,
+  undone,
+  redone,
+} = benchSlice.actions;

@@ -11,6 +11,8 @@ import { settingsWith, workSchema } from './work.ts';
 import { loadFacts, loadWorld } from './world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
+const NOTHING_MORE = { found: null, refused: null };
+const ASKED = { link: LINK, about: LINK, width: undefined };
 
 function storeWithWorld(): Store {
   const store = makeStore();
@@ -59,7 +61,7 @@ describe('saving by itself', () => {
     expect(await listEmbeds()).toEqual([]);
     for (let start = 1; start <= 31; start++) store.dispatch(changed({ change: { start } }));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.work.changes).toEqual({ start: 31 }));
-    store.dispatch(loadFacts.fulfilled({ title: 'Sluice' }, 'request', LINK));
+    store.dispatch(loadFacts.fulfilled({ ...NOTHING_MORE, facts: { title: 'Sluice' } }, 'request', ASKED));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.title).toBe('Sluice'));
   });
 });
@@ -69,7 +71,7 @@ describe('what the screen is computed from', () => {
     const store = storeWithWorld();
     store.dispatch(broughtIn(`${LINK}?at=9s`));
     expect(selectEmbed(store.getState())!.findings.map((f) => f.code)).toEqual(['titleMissing']);
-    store.dispatch(loadFacts.fulfilled({ title: 'Sluice', ratio: '4:3' }, 'request', LINK));
+    store.dispatch(loadFacts.fulfilled({ ...NOTHING_MORE, facts: { title: 'Sluice', ratio: '4:3' } }, 'request', ASKED));
     const embed = selectEmbed(store.getState())!;
     expect(embed.settings).toEqual({ title: 'Sluice', start: 9 });
     expect(embed.code.text).toContain('aspect-ratio:4/3');

@@ -1,36 +1,62 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { makeBook } from '../../core/hosts/book.ts';
+import { compareCodes } from '../../core/live/compare.ts';
+import { AS_IT_STANDS, canKeep } from '../../core/live/keep.ts';
 import type { Facts } from '../../core/model/item.ts';
-import { bringIn, makeEmbed, type Embed } from '../../core/pipeline.ts';
+import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/recognise/anatomy.ts';
 import type { State } from './store.ts';
 import { settingsWith } from './work.ts';
+import { reachKey } from './world.ts';
 
 const NO_FACTS: Facts = {};
 
 export const selectWork = (state: State) => state.bench.present;
 const selectText = (state: State) => state.bench.present.text;
-export const selectBook = createSelector([(state: State) => state.world.cards], makeBook);
+const selectForm = (state: State) => state.bench.present.form;
+const selectChanges = (state: State) => state.bench.present.changes;
+export const selectCards = createSelector(
+  [(state: State) => state.world.cards, (state: State) => state.world.ownCards],
+  (ours, own) => [...ours.filter(({ id }) => !own.some((card) => card.id === id)), ...own],
+);
+export const selectBook = createSelector([selectCards], makeBook);
 
 /** Everything found in the text. */
 export const selectFound = createSelector([selectText, selectBook], bringIn);
 
+const firstUsable = (found: readonly Recognised[]): Recognised => found.find((one) => one.item) ?? found[0]!;
+
 /** The one that is worked on: the chosen one, or the first that can be used. */
 export const selectRecognised = createSelector([selectFound, (state: State) => state.bench.present.choice], (found, choice) => {
   const wanted = found[choice];
-  return wanted?.item ? wanted : (found.find((one) => one.item) ?? found[0]!);
+  return wanted?.item ? wanted : firstUsable(found);
 });
 
-export const selectItem = createSelector([selectRecognised], (recognised) => recognised.item ?? null);
+/** The code in hand, and what is read from it; null while the code is written anew from the text. */
+export const selectInHand = createSelector([(state: State) => state.bench.present.code, selectBook], (code, book) =>
+  code === null ? null : { text: code, ...firstUsable(bringIn(code, book)) },
+);
+
+/** What the code in hand says; while it cannot be read, what the text says. */
+export const selectItem = createSelector(
+  [selectInHand, selectRecognised],
+  (hand, recognised) => hand?.item ?? recognised.item ?? null,
+);
 
 export const selectAnatomy = createSelector([selectText, selectRecognised, selectBook], (text, recognised, book) =>
   anatomy(text, recognised, book),
 );
 
-export const selectFacts = (state: State): Facts => {
+const selectHostFacts = (state: State): Facts => {
   const item = selectItem(state);
   return (item && state.world.facts[item.canonical]) ?? NO_FACTS;
 };
+
+/** What the host says of the item, and what its player has told since. */
+export const selectFacts = createSelector(
+  [selectHostFacts, (state: State) => state.view.player.height],
+  (facts, contentHeight): Facts => (contentHeight === undefined ? facts : { ...facts, contentHeight }),
+);
 
 export const selectSite = createSelector(
   [(state: State) => state.world.sites, (state: State) => state.bench.present.site],
@@ -39,29 +65,86 @@ export const selectSite = createSelector(
   },
 );
 
-const selectSettings = createSelector(
-  [selectItem, (state: State) => state.bench.present.changes, selectFacts],
-  (item, changes, { title }) => settingsWith(item?.settings ?? {}, changes, title),
+/** Into code in hand no title is laid that nobody asked for. */
+const selectTitle = (state: State): string | undefined =>
+  state.bench.present.code === null ? selectHostFacts(state).title : undefined;
+
+const selectSettings = createSelector([selectItem, selectChanges, selectTitle], (item, changes, title) =>
+  settingsWith(item?.settings ?? {}, changes, title),
 );
 
-const selectSurroundings = createSelector([selectBook, selectSite, selectFacts], (book, site, facts) => ({ book, site, facts }));
+/** The frame address that visitors get, with what the host cannot do without; null where there is none to ask. */
+export const selectReachAddress = createSelector(
+  [selectItem, selectSettings, selectSite, selectBook],
+  (item, settings, site, book) => {
+    if (!item?.frame || !site) return null;
+    const { domain } = settings;
+    const { plan } = makeEmbed(item, domain === undefined ? {} : { domain }, { book, site, form: 'link', facts: NO_FACTS });
+    const needed = plan.parts.filter(({ origin }) => origin === 'domain').map(({ raw }) => raw);
+    if (needed.length === 0) return item.frame;
+    return `${item.frame}${item.frame.includes('?') ? '&' : '?'}${needed.join('&')}`;
+  },
+);
+
+const selectReached = (state: State) => {
+  const [address, site] = [selectReachAddress(state), selectSite(state)];
+  return address && site ? state.world.reached[reachKey(address, site.address)] : undefined;
+};
+
+const selectSurroundings = createSelector(
+  [selectBook, selectSite, selectHostFacts, selectReached],
+  (book, site, facts, reached) => ({
+    book,
+    site,
+    facts,
+    reached,
+  }),
+);
 
 /** The embed as it stands: plan, code, findings; null while nothing is recognised. */
 export const selectEmbed = createSelector(
-  [selectItem, selectSettings, selectSurroundings, (state: State) => state.bench.present.form],
-  (item, settings, surroundings, form): Embed | null => item && makeEmbed(item, settings, { ...surroundings, form }),
-);
-
-/** The same in the form that the preview shows: fixed where that is the form, responsive otherwise. */
-export const selectPreviewCode = createSelector(
-  [selectEmbed, selectItem, selectSurroundings],
-  (embed, item, surroundings): string | null => {
-    if (!embed || !item) return null;
-    if (embed.code.form === 'responsive' || embed.code.form === 'fixed') return embed.code.text;
-    return makeEmbed(item, embed.settings, { ...surroundings, form: 'responsive' }).code.text;
+  [selectItem, selectSettings, selectSurroundings, selectForm, selectInHand],
+  (item, settings, surroundings, form, hand): Embed | null => {
+    if (!item) return null;
+    if (form !== AS_IT_STANDS) return makeEmbed(item, settings, { ...surroundings, form });
+    if (hand?.item && canKeep(hand.candidate)) return keepEmbed(hand, item, settings, surroundings);
+    const made = makeEmbed(item, settings, { ...surroundings, form: 'responsive' });
+    return { ...made, code: { form: AS_IT_STANDS, text: hand?.text ?? made.code.text, map: [] } };
   },
 );
+
+/** The domain of the page in which the preview stands: what asks for its page's own domain must be told this one. */
+const PREVIEW_DOMAIN = 'preview.localhost';
+
+/** The same as the preview shows it: fixed where that is the form, in hand where it can be read, responsive otherwise. */
+export const selectPreviewCode = createSelector(
+  [selectEmbed, selectItem, selectSurroundings, selectInHand],
+  (embed, item, surroundings, hand): string | null => {
+    if (!embed || !item) return null;
+    const settings = embed.plan.entries.some((e) => e.setting === 'domain' && e.sent.length > 0)
+      ? { ...embed.settings, domain: PREVIEW_DOMAIN }
+      : embed.settings;
+    const { form } = embed.code;
+    if (form === AS_IT_STANDS && hand?.item && canKeep(hand.candidate))
+      return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand);
+    if (settings === embed.settings && (form === 'responsive' || form === 'fixed')) return embed.code.text;
+    return makeEmbed(item, settings, { ...surroundings, form: form === 'fixed' ? 'fixed' : 'responsive' }).code.text;
+  },
+);
+
+/** Of code in hand only the embed is shown, not the page around it. */
+function onlyCode(text: string, { candidate, text: before }: { candidate: Recognised['candidate']; text: string }): string {
+  if (candidate.source === 'shortcode') return '';
+  return text.slice(candidate.range[0], text.length - (before.length - candidate.range[1]));
+}
 
 export const selectCard = createSelector([selectItem, selectBook], (item, book) =>
   item?.host ? (book.byId.get(item.host)?.card ?? null) : null,
 );
+
+/** What was pasted beside what is taken away; null while there is nothing to compare. */
+export const selectComparison = createSelector([selectRecognised, selectEmbed, selectBook], (before, embed, book) => {
+  if (!before.item || !embed) return null;
+  const after = bringIn(embed.code.text, book).find((one) => one.item);
+  return after ? compareCodes(before, after) : null;
+});

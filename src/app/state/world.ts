@@ -1,7 +1,9 @@
-import { createAsyncThunk, createSlice } from '@reduxjs/toolkit';
+import { createAsyncThunk, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
 import type { Facts } from '../../core/model/item.ts';
+import { endpointFor, type Providers } from '../../core/hosts/providers.ts';
+import { reachedSchema, type Reached } from '../../core/reach/reached.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 
 /** What the server gives: cards, sites, and what hosts say of items. */
@@ -10,14 +12,22 @@ export interface WorldState {
   /** Whether the server answered last. */
   serverAnswers: boolean;
   cards: HostCard[];
+  /** Cards of the user's own, which stand before ours of the same id. */
+  ownCards: HostCard[];
+  /** An imported list of oEmbed providers. */
+  providers: Providers;
   sites: Site[];
   example: string;
   /** By canonical link; an empty record where the host said nothing. */
   facts: Record<string, Facts>;
+  /** What the page of a link of no card says of its player, by link. */
+  resolved: Record<string, Pick<Resolved, 'found' | 'refused'>>;
+  /** What visitors get, by `reachKey`. */
+  reached: Record<string, Reached[]>;
 }
 
 const demoItems = z.array(z.object({ links: z.array(z.string()).min(1) })).min(1);
-const factsAnswer = z.object({
+const resolvedSchema = z.object({
   facts: z.object({
     title: z.string().optional(),
     author: z.string().optional(),
@@ -26,7 +36,17 @@ const factsAnswer = z.object({
     ratio: z.string().optional(),
     cover: z.string().optional(),
   }),
+  found: z.object({ by: z.enum(['oembed', 'openGraph', 'jsonLd']), text: z.string().max(20_000) }).nullable(),
+  refused: z.string().nullable(),
 });
+type Resolved = z.infer<typeof resolvedSchema>;
+const reachedAnswer = z.object({ reached: z.array(reachedSchema) });
+
+/** What is asked about visitors depends on the address and on the site. */
+export const reachKey = (address: string, site: string): string => `${address} ${site}`;
+
+const post = (path: string, body: object): Promise<unknown> =>
+  ask(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
 
 async function ask(path: string, init?: RequestInit): Promise<unknown> {
   const answer = await fetch(path, { ...init, signal: AbortSignal.timeout(10_000) });
@@ -43,21 +63,52 @@ export const loadWorld = createAsyncThunk('world/load', async () => {
   };
 });
 
-/** Asks, through the server, what the host says of a link. */
-export const loadFacts = createAsyncThunk('world/facts', async (link: string) => {
-  const body = JSON.stringify({ url: link });
-  return factsAnswer.parse(await ask('/api/resolve', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body }))
-    .facts;
+interface FactsWanted {
+  link: string;
+  /** The canonical link, under which the answer is kept. */
+  about: string;
+  /** Width of the column, in pixels. */
+  width: number | undefined;
+}
+
+/** Asks, through the server, what the host, or the page itself, says of a link. */
+export const loadFacts = createAsyncThunk('world/facts', async ({ link, width }: FactsWanted, { getState }) => {
+  const { providers } = (getState() as { world: WorldState }).world;
+  const endpoint = endpointFor(link, providers);
+  return resolvedSchema.parse(await post('/api/resolve', { url: link, endpoint, maxwidth: width }));
 });
+
+/** Asks, through the server, what visitors of a site get at a frame address. */
+export const loadReached = createAsyncThunk('world/reach', async ({ url, site }: { url: string; site: string }) =>
+  reachedAnswer.parse(await post('/api/reach', { url, site })),
+);
 
 export const checkServer = createAsyncThunk('world/health', () => ask('/api/health'));
 
-const initialState: WorldState = { status: 'loading', serverAnswers: true, cards: [], sites: [], example: '', facts: {} };
+const initialState: WorldState = {
+  status: 'loading',
+  serverAnswers: true,
+  cards: [],
+  ownCards: [],
+  providers: [],
+  sites: [],
+  example: '',
+  facts: {},
+  resolved: {},
+  reached: {},
+};
 
 export const worldSlice = createSlice({
   name: 'world',
   initialState,
-  reducers: {},
+  reducers: {
+    ownCardsRead: (state, { payload }: PayloadAction<HostCard[]>) => {
+      state.ownCards = payload;
+    },
+    providersRead: (state, { payload }: PayloadAction<Providers>) => {
+      state.providers = payload;
+    },
+  },
   extraReducers: (build) =>
     build
       .addCase(loadWorld.fulfilled, (state, { payload }) => ({ ...state, ...payload, status: 'ready', serverAnswers: true }))
@@ -66,11 +117,16 @@ export const worldSlice = createSlice({
         state.serverAnswers = false;
       })
       .addCase(loadFacts.fulfilled, (state, { payload, meta }) => {
-        state.facts[meta.arg] = payload;
+        const { facts, found, refused } = payload;
+        state.facts[meta.arg.about] = facts;
+        state.resolved[meta.arg.about] = { found, refused };
         state.serverAnswers = true;
       })
       .addCase(loadFacts.rejected, (state, { error }) => {
         if (error.name === 'TypeError') state.serverAnswers = false;
+      })
+      .addCase(loadReached.fulfilled, (state, { payload, meta }) => {
+        state.reached[reachKey(meta.arg.url, meta.arg.site)] = payload.reached;
       })
       .addCase(checkServer.fulfilled, (state) => {
         state.serverAnswers = true;
@@ -79,3 +135,5 @@ export const worldSlice = createSlice({
         state.serverAnswers = false;
       }),
 });
+
+export const { ownCardsRead, providersRead } = worldSlice.actions;

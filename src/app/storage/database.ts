@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { z } from 'zod';
+import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
 import { workSchema, type Work } from '../state/work.ts';
 
 /** An embed as it is kept. Times are milliseconds since the epoch. */
@@ -21,8 +22,10 @@ interface Preference {
 const database = new Dexie('refenestra') as Dexie & {
   embeds: EntityTable<SavedEmbed, 'id'>;
   preferences: EntityTable<Preference, 'name'>;
+  cards: EntityTable<{ id: string }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
+database.version(2).stores({ cards: 'id' });
 
 const savedSchema = z.object({
   id: z.string(),
@@ -67,4 +70,19 @@ export async function savePreference(name: string, value: unknown): Promise<void
 
 export async function findPreference(name: string): Promise<unknown> {
   return (await database.preferences.get(name))?.value;
+}
+
+/** Cards of the user's own; one that no longer passes the schema is left where it is, and not used. */
+export async function listCards(): Promise<HostCard[]> {
+  const rows = await database.cards.toArray();
+  return rows.flatMap((row) => cardSchema.safeParse(row).data ?? []);
+}
+
+/** Puts all of them in, or none. */
+export async function saveCards(cards: readonly HostCard[]): Promise<void> {
+  await database.transaction('rw', database.cards, () => database.cards.bulkPut([...cards]));
+}
+
+export async function removeCard(id: string): Promise<void> {
+  await database.cards.delete(id);
 }

@@ -6,6 +6,7 @@ import type { Origin } from '../model/plan.ts';
 import type { Facts, Item } from '../model/item.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
+import type { Reached } from '../reach/reached.ts';
 import type { Settings } from '../settings/list.ts';
 
 /** All that a check may look at. */
@@ -16,6 +17,8 @@ export interface Checked {
   code: Code;
   site: Site | null;
   facts: Facts;
+  /** What a visitor of the site gets, where somebody has looked. */
+  reached?: readonly Reached[] | undefined;
   book: HostBook;
 }
 

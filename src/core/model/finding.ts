@@ -1,4 +1,5 @@
 import type { Range } from './candidate.ts';
+import type { Reached } from '../reach/reached.ts';
 import type { SettingId } from '../settings/list.ts';
 import type { SettingsFix } from './plan.ts';
 
@@ -20,5 +21,7 @@ export interface Finding {
   place: Range | null;
   actual: string;
   expected: string;
+  /** What the server found out about the frame address. */
+  reached?: Reached;
   remedy?: Remedy;
 }

@@ -7,9 +7,9 @@ import './code.css';
 import './checks.css';
 import { useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { broughtIn } from '../../state/bench.ts';
-import { selectItem } from '../../state/selectors.ts';
+import { selectItem, selectReachAddress, selectRecognised, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { loadFacts } from '../../state/world.ts';
+import { loadFacts, loadReached, reachKey } from '../../state/world.ts';
 import { AnatomyStrip } from './AnatomyStrip.tsx';
 import { Checks } from './Checks.tsx';
 import { CodePane } from './CodePane.tsx';
@@ -23,11 +23,13 @@ export function Bench(): ReactElement {
   const dispatch = useAppDispatch();
   const missing = useBenchAddress();
   useFacts();
+  useReach();
   const bringIn = (text: string): void => {
     if (text.trim() !== '') dispatch(broughtIn(text));
   };
   const onPaste = (event: ClipboardEvent): void => {
-    if (event.defaultPrevented || (event.target instanceof Element && event.target.closest('input, textarea'))) return;
+    if (event.defaultPrevented || (event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]')))
+      return;
     bringIn(event.clipboardData.getData('text/plain'));
   };
   const onDrop = (event: DragEvent): void => {
@@ -49,13 +51,40 @@ export function Bench(): ReactElement {
   );
 }
 
-/** Asks the host what it says of the item, once. */
+/** Asks the host, or the page, what it says of the item, once. A file by itself says nothing. */
 function useFacts(): void {
   const dispatch = useAppDispatch();
-  const link = useAppSelector((state) => selectItem(state)?.canonical);
-  const known = useAppSelector((state) => link !== undefined && link in state.world.facts);
-  const host = useAppSelector((state) => selectItem(state)?.host ?? null);
+  const width = useAppSelector((state) => selectSite(state)?.column);
+  const about = useAppSelector((state) => selectItem(state)?.canonical);
+  const known = useAppSelector((state) => about !== undefined && about in state.world.facts);
+  // Of an unknown host nobody knows which parameters say what it is.
+  const address = useAppSelector((state) =>
+    selectItem(state)?.host === null ? selectRecognised(state).candidate.address : null,
+  );
+  const asks = useAppSelector((state) => {
+    const item = selectItem(state);
+    // Code of an unknown host is taken as it is; a link may lead to a page that names its player.
+    return (
+      item !== null && (item.host !== null || (item.form === 'address' && selectRecognised(state).candidate.source === 'link'))
+    );
+  });
   useEffect(() => {
-    if (link !== undefined && host !== null && !known) void dispatch(loadFacts(link));
-  }, [dispatch, link, host, known]);
+    if (about !== undefined && asks && !known) void dispatch(loadFacts({ link: address ?? about, about, width }));
+  }, [dispatch, about, address, asks, known, width]);
 }
+
+/** Asks what visitors of the site get at the frame address, once it stays the same for a moment. */
+function useReach(): void {
+  const dispatch = useAppDispatch();
+  const url = useAppSelector(selectReachAddress);
+  const site = useAppSelector((state) => selectSite(state)?.address);
+  const known = useAppSelector((state) => url !== null && site !== undefined && reachKey(url, site) in state.world.reached);
+  useEffect(() => {
+    if (url === null || site === undefined || known) return;
+    const timer = setTimeout(() => void dispatch(loadReached({ url, site })), SETTLED);
+    return () => clearTimeout(timer);
+  }, [dispatch, url, site, known]);
+}
+
+/** Milliseconds after which an address is taken to be whole, and not half typed. */
+const SETTLED = 400;

@@ -4,10 +4,11 @@ import { CHECKS } from '../../../core/check/checks/list.ts';
 import { withoutParameter } from '../../../core/check/withoutParameter.ts';
 import type { Finding, Remedy } from '../../../core/model/finding.ts';
 import { sayFinding, sayRemedy } from '../../../messages/en.ts';
-import { changed, textEdited } from '../../state/bench.ts';
-import { selectEmbed, selectRecognised } from '../../state/selectors.ts';
+import { changed } from '../../state/bench.ts';
+import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
+import { useTextEdit } from './useTextEdit.ts';
 
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
@@ -60,12 +61,11 @@ function FindingRow({ finding }: { finding: Finding }): ReactElement {
 /** What one press does: settings change, or the text that was brought in. */
 function useRemedy(remedy: Remedy | undefined): () => void {
   const dispatch = useAppDispatch();
-  const text = useAppSelector((state) => state.bench.present.text);
-  const range = useAppSelector((state) => selectRecognised(state).candidate.addressRange);
+  const { edit, range } = useTextEdit();
   return () => {
     if (remedy?.by === 'settings') dispatch(changed({ change: remedy.change }));
-    if (remedy?.by === 'text') dispatch(textEdited(text.replace(remedy.replace, remedy.with)));
+    if (remedy?.by === 'text') edit((before) => before.replace(remedy.replace, remedy.with));
     if (remedy?.by === 'asking') dispatch(tokenOpened(remedy.setting));
-    if (remedy?.by === 'parameter' && range) dispatch(textEdited(withoutParameter(text, range, remedy.drop)));
+    if (remedy?.by === 'parameter' && range) edit((before) => withoutParameter(before, range, remedy.drop));
   };
 }

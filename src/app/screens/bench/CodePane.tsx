@@ -1,15 +1,22 @@
 import { Button } from '@mui/material';
-import type { ReactElement } from 'react';
+import { lazy, Suspense, useMemo, useState, type ReactElement } from 'react';
+import { AS_IT_STANDS, canKeep } from '../../../core/live/keep.ts';
 import type { Code } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
+import type { SettingsFix } from '../../../core/model/plan.ts';
+import type { Embed } from '../../../core/pipeline.ts';
 import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
-import { formChosen } from '../../state/bench.ts';
-import { selectEmbed } from '../../state/selectors.ts';
+import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
+import { selectEmbed, selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { useCommand } from '../../ui/useCommand.ts';
+import { BeforeAndAfter } from './BeforeAndAfter.tsx';
+import { troublesOf } from './codeTroubles.ts';
+
+const CodeEditor = lazy(() => import('./CodeEditor.tsx'));
 
 const COPY_WORDS = {
   no: 'Copy the code',
@@ -17,26 +24,16 @@ const COPY_WORDS = {
   failed: 'The browser refused: select the code and copy it by hand',
 } as const;
 
-/** The code in the chosen form. Pointing at a part lights up its token, and the other way round. */
+/** The code in the chosen form, open to change by hand. Pointing at a part lights up its token, and the other way round. */
 export function CodePane(): ReactElement {
-  const dispatch = useAppDispatch();
   const embed = useAppSelector(selectEmbed);
-  const form = useAppSelector((state) => state.bench.present.form);
   const copied = useAppSelector((state) => state.view.copied);
+  const [comparing, setComparing] = useState(false);
   const { can, run } = useCommand(copyCode);
   return (
     <section className="code" aria-label="Code">
       <div className="code-head">
-        <label>
-          Form{' '}
-          <select value={form} onChange={(event) => dispatch(formChosen(event.target.value as CodeFormId))}>
-            {FORMS.map(({ id, label }) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <FormChoice />
         <Button variant="contained" className="copy" disabled={!can} onClick={run} aria-keyshortcuts="c">
           {COPY_WORDS[copied]}
         </Button>
@@ -44,61 +41,91 @@ export function CodePane(): ReactElement {
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
-      {embed ? <CodeText code={embed.code} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
-      <p className="code-foot">{embed && <Explanation />}</p>
+      {embed ? <Editor embed={embed} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
+      <div className="code-foot">
+        <p>{embed && <Explanation embed={embed} />}</p>
+        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setComparing(true)}>
+          Before and after
+        </button>
+      </div>
+      {comparing && <BeforeAndAfter close={() => setComparing(false)} />}
     </section>
   );
 }
 
-function CodeText({ code }: { code: Code }): ReactElement {
-  const pieces: ReactElement[] = [];
-  let at = 0;
-  code.map.forEach(({ range: [from, to], origin }) => {
-    if (from > at) pieces.push(<span key={at}>{code.text.slice(at, from)}</span>);
-    pieces.push(<Part key={from} origin={origin} text={code.text.slice(from, to)} />);
-    at = to;
-  });
-  if (at < code.text.length) pieces.push(<span key={at}>{code.text.slice(at)}</span>);
+function FormChoice(): ReactElement {
+  const dispatch = useAppDispatch();
+  const form = useAppSelector((state) => state.bench.present.form);
+  const code = useAppSelector((state) => state.bench.present.code);
+  const text = useAppSelector((state) => state.bench.present.text);
+  const { candidate } = useAppSelector(selectRecognised);
+  const keepable = canKeep(candidate) || code !== null;
+  const choose = (id: string): void => {
+    if (id !== AS_IT_STANDS) dispatch(formChosen(id as CodeFormId));
+    else dispatch(codeKept(code ?? text.slice(...candidate.range)));
+  };
   return (
-    <pre className="code-text" tabIndex={0} aria-label="The code">
-      <code>{pieces}</code>
-    </pre>
+    <label>
+      Form{' '}
+      <select value={form} onChange={(event) => choose(event.target.value)}>
+        {FORMS.map(({ id, label }) => (
+          <option key={id} value={id}>
+            {label}
+          </option>
+        ))}
+        {keepable && <option value={AS_IT_STANDS}>{code === null ? 'As it was pasted' : 'Your own code'}</option>}
+      </select>
+    </label>
   );
 }
 
-function Part({ origin, text }: { origin: Origin; text: string }): ReactElement {
+function Editor({ embed }: { embed: Embed }): ReactElement {
   const dispatch = useAppDispatch();
-  const pointed = useAppSelector((state) => state.view.pointed === origin);
-  const point = (on: boolean) => (): void => void dispatch(pointedAt(on ? origin : null));
-  const events = { onMouseEnter: point(true), onMouseLeave: point(false) };
-  if (origin === 'item')
-    return (
-      <span className="code-part" data-origin="item" data-pointed={pointed} {...events}>
-        {text}
-      </span>
-    );
+  const pointed = useAppSelector((state) => state.view.pointed);
+  const hand = useAppSelector(selectInHand);
+  const shown = embed.code.form === AS_IT_STANDS;
+  const troubles = useMemo(() => troublesOf(shown ? hand : null), [hand, shown]);
+  const changes = useAppSelector((state) => state.bench.present.changes);
+  const edited = (code: string): void => {
+    if (embed.code.form === 'link') dispatch(textEdited(code));
+    else dispatch(codeEdited({ code, changes: unsaid(embed, changes) }));
+  };
   return (
-    <span
-      role="button"
-      tabIndex={0}
-      className="code-part"
-      data-origin={origin}
-      data-pointed={pointed}
-      {...events}
-      onFocus={point(true)}
-      onBlur={point(false)}
-      onClick={() => dispatch(tokenOpened(origin))}
-      onKeyDown={(event) => event.key === 'Enter' && dispatch(tokenOpened(origin))}
-    >
-      {text}
-    </span>
+    <Suspense fallback={<PlainCode code={embed.code} />}>
+      <CodeEditor
+        text={embed.code.text}
+        map={embed.code.map}
+        pointed={pointed}
+        troubles={troubles}
+        edited={edited}
+        point={(origin) => dispatch(pointedAt(origin))}
+        open={(origin) => origin !== 'item' && dispatch(tokenOpened(origin))}
+        undo={() => dispatch(undone())}
+        redo={() => dispatch(redone())}
+        left={() => dispatch(gestureEnded())}
+      />
+    </Suspense>
   );
 }
+
+/** Changes that no code can say, since nothing is written for them: they are asked for all the same. */
+function unsaid({ plan }: Embed, changes: SettingsFix): SettingsFix {
+  const silent = new Set(
+    plan.entries.filter(({ state }) => state === 'not offered' || state === 'not applicable').map((e) => e.setting),
+  );
+  return Object.fromEntries(Object.entries(changes).filter(([id]) => silent.has(id as never)));
+}
+
+/** The code until the editor is there. */
+const PlainCode = ({ code }: { code: Code }): ReactElement => (
+  <pre className="code-text" tabIndex={0}>
+    <code>{code.text}</code>
+  </pre>
+);
 
 /** What is pointed at, in words; otherwise what this form of code leaves out. */
-function Explanation(): ReactElement | null {
-  const pointed = useAppSelector((state) => state.view.pointed);
-  const embed = useAppSelector(selectEmbed)!;
+function Explanation({ embed }: { embed: Embed }): ReactElement | null {
+  const pointed: Origin | null = useAppSelector((state) => state.view.pointed);
   const entry = embed.plan.entries.find((e) => e.setting === pointed);
   if (pointed === 'item') return <>{sayOrigin(embed.item)}</>;
   if (pointed)
@@ -114,5 +141,7 @@ function Explanation(): ReactElement | null {
     (e) => (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting) && embed.code.form === 'link',
   );
   if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
+  if (embed.code.form === AS_IT_STANDS)
+    return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
   return <>{FORMS.find((f) => f.id === embed.code.form)!.help}</>;
 }

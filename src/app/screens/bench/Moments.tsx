@@ -5,6 +5,7 @@ import type { Moment } from '../../../core/model/setting.ts';
 import { makesSense, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { OwnParameters } from './OwnParameters.tsx';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
 import { TokenEditor } from './TokenEditor.tsx';
@@ -26,6 +27,7 @@ export function Moments(): ReactElement {
       <div className="stations">
         {embed &&
           STATIONS.map((station) => <Station key={station.moment} {...station} item={embed.item} settings={embed.settings} />)}
+        {embed?.item.host === null && <OwnParameters parameters={embed.item.unknown} />}
         {!embed && <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>}
       </div>
       <TokenEditor />
@@ -81,5 +83,5 @@ function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): 
 }
 
 /** Without a host, only the frame can be set. */
-const belongs = ({ id, moment }: (typeof SETTINGS)[number], { host, kind }: Item): boolean =>
-  moment === 'frame' || (host !== null && makesSense(id, kind));
+const belongs = ({ id, moment }: (typeof SETTINGS)[number], { host, kind, form }: Item): boolean =>
+  moment === 'frame' || ((host !== null || form === 'file') && makesSense(id, kind));

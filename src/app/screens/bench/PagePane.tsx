@@ -95,6 +95,7 @@ function usePreview(site: Site | null) {
       if (message?.kind === 'open') setOpen(true);
       else if (message?.kind === 'layout') setLayout(message);
       else if (message?.kind === 'loaded') dispatch(playerLoaded());
+      else if (message?.kind === 'media') dispatch(playerReported(message));
       else if (message?.kind === 'player') {
         const player = selectCard(store.getState())?.player;
         const report = player && readReport(player, message.data);
@@ -102,7 +103,10 @@ function usePreview(site: Site | null) {
       }
     };
     window.addEventListener('message', listen);
-    linkPlayer((message) => post({ kind: 'ask', message: message as never }));
+    linkPlayer(
+      (message) => post({ kind: 'ask', message: message as never }),
+      (what) => post({ kind: 'press', what }),
+    );
     return () => {
       window.removeEventListener('message', listen);
       linkPlayer(null);

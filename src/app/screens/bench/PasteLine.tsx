@@ -1,8 +1,9 @@
 import { MenuItem, TextField } from '@mui/material';
 import type { ClipboardEvent, ReactElement } from 'react';
-import { sayRefusal } from '../../../messages/en.ts';
+import { bringIn } from '../../../core/pipeline.ts';
+import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
-import { selectRecognised, selectSite } from '../../state/selectors.ts';
+import { selectBook, selectItem, selectRecognised, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 /** More than this is not laid into a field; it is told by its length. */
@@ -44,6 +45,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       <SiteChoice />
       <div id="paste-answer" className="paste-answer" role="status">
         {missing && <p>Nothing is saved in this browser under that address. Here is an example instead.</p>}
+        <FoundPlayer />
         {refusal && (
           <p className={text.trim() === '' ? 'quiet' : 'wrong'}>
             {sayRefusal(refusal)}
@@ -57,6 +59,32 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       </div>
     </section>
   );
+}
+
+const FOUND_BY = { oembed: 'oEmbed', openGraph: 'Open Graph', jsonLd: 'its structured data' } as const;
+
+/** The page of an unknown host names a player of its own: it is taken in one press. */
+function FoundPlayer(): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const resolved = useAppSelector((state) => state.world.resolved[selectItem(state)?.canonical ?? '']);
+  const link = useAppSelector(
+    (state) => selectItem(state)?.form === 'address' && selectRecognised(state).candidate.source === 'link',
+  );
+  const book = useAppSelector(selectBook);
+  if (!resolved || !link) return null;
+  const { found, refused } = resolved;
+  const usable = found && bringIn(found.text, book).find(({ item }) => item);
+  if (usable?.item)
+    return (
+      <p>
+        This page says by {FOUND_BY[found!.by]} where its player is.
+        <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(found!.text))}>
+          Use {(usable.item.frame ?? usable.item.canonical).replace(/^https?:\/\//, '').slice(0, 60)}
+        </button>
+      </p>
+    );
+  if (refused) return <p className="quiet">The page could not be asked for its player: {WHY_NOT[refused] ?? refused}.</p>;
+  return <p className="quiet">The page names no player of its own. If the host gives embed code, paste that instead.</p>;
 }
 
 function SiteChoice(): ReactElement {

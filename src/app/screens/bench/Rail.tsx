@@ -1,4 +1,5 @@
 import { useRef, type ReactElement } from 'react';
+import type { Kind } from '../../../core/model/kind.ts';
 import { showTime } from '../../../core/model/time.ts';
 import type { SettingId } from '../../../core/settings/list.ts';
 import { changed, gestureEnded } from '../../state/bench.ts';
@@ -14,22 +15,58 @@ export function Rail(): ReactElement | null {
   const reported = useAppSelector((state) => state.view.player.duration);
   if (!embed) return <div className="rail" />;
   const { item } = embed;
-  if (item.kind === 'document')
-    return facts.pages ? <PageRail pages={facts.pages} /> : <RailWords words="The number of pages is not known." />;
-  if (item.kind === 'live') return <RailWords words="Live: it begins when the visitor comes, and has no end." />;
-  if (item.kind === 'page')
-    return <RailWords words="Nothing is known of what happens in this frame; only the frame itself can be set." />;
+  const sheets = SHEETS[item.kind];
+  if (sheets)
+    return facts.pages ? (
+      <PageRail pages={facts.pages} sheet={sheets} />
+    ) : (
+      <RailWords words={`The number of ${sheets}s is not known.`} />
+    );
+  if (item.kind === 'map') return <ZoomRail />;
+  const words = item.scope === 'item' || item.kind === 'album' ? STANDING[item.kind] : ONE_BY_ONE;
+  if (words) return <RailWords words={words} />;
   const duration = facts.duration ?? reported;
-  return duration && item.scope === 'item' ? (
-    <TimeRail duration={duration} />
-  ) : (
-    <RailWords
-      words={
-        item.scope === 'collection'
-          ? 'A playlist: one after the other, each from its beginning.'
-          : 'The duration is not known yet.'
-      }
-    />
+  return duration ? <TimeRail duration={duration} /> : <RailWords words="The duration is not known yet." />;
+}
+
+/** What is turned or walked through, by kind. */
+const SHEETS: { readonly [K in Kind]?: string } = { document: 'page', slideshow: 'slide', booklet: 'page' };
+const ONE_BY_ONE = 'A playlist: one after the other, each from its beginning.';
+/** Kinds that do not last: what happens is over when it is there. */
+const STANDING: { readonly [K in Kind]?: string } = {
+  live: 'Live: it begins when the visitor comes, and has no end.',
+  chat: 'A chat: it goes on for as long as people talk.',
+  schedule: 'A schedule: it stands there, and changes with the week.',
+  form: 'A form: it begins when the visitor writes, and ends when it is sent.',
+  loop: 'A short loop: it begins again and again by itself.',
+  album: 'An album: visitors go from photo to photo themselves.',
+  picture: 'A picture: it stands there.',
+  page: 'Nothing is known of what happens in this frame; only the frame itself can be set.',
+};
+const NEAREST = 19;
+
+/** A map has no time; what it begins with is how near it is. */
+function ZoomRail(): ReactElement {
+  const { settings } = useAppSelector(selectEmbed)!;
+  const zoom = Math.min(NEAREST, Number(settings.zoom ?? 1));
+  const words = settings.zoom === undefined ? 'zoom as usual' : `zoom ${zoom}`;
+  return (
+    <div className="rail">
+      <div className="rail-line">
+        {Array.from({ length: NEAREST }, (_, i) => (
+          <i key={i} className="rail-page" style={{ left: `${(i / (NEAREST - 1)) * 100}%` }} />
+        ))}
+        <Mark
+          id="zoom"
+          name="Map zoom"
+          value={zoom}
+          least={1}
+          most={NEAREST}
+          words={words}
+          left={`${((zoom - 1) / (NEAREST - 1)) * 100}%`}
+        />
+      </div>
+    </div>
   );
 }
 
@@ -75,9 +112,10 @@ function TimeRail({ duration }: { duration: number }): ReactElement {
   );
 }
 
-function PageRail({ pages }: { pages: number }): ReactElement {
+function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElement {
   const { settings } = useAppSelector(selectEmbed)!;
   const page = Math.min(Number(settings.page ?? 1), pages);
+  const interval = settings.interval === undefined ? undefined : Number(settings.interval);
   const at = (n: number): string => (pages === 1 ? '0%' : `${((n - 1) / (pages - 1)) * 100}%`);
   return (
     <div className="rail">
@@ -87,20 +125,26 @@ function PageRail({ pages }: { pages: number }): ReactElement {
         ))}
         <Mark
           id="page"
-          name="Start page"
+          name={`Start ${sheet}`}
           value={page}
           least={1}
           most={pages}
-          words={`page ${page} of ${pages}`}
+          words={`${sheet} ${page} of ${pages}`}
           left={at(page)}
         />
       </div>
+      {interval !== undefined && (
+        <p className="rail-words">
+          {sheet} by {sheet}, each {showTime(interval)}: {showTime(Math.round(interval * (pages - page + 1)))} in all
+          {settings.loop === 'on' ? ', then again' : ''}
+        </p>
+      )}
     </div>
   );
 }
 
 interface MarkProps {
-  id: 'start' | 'end' | 'page';
+  id: 'start' | 'end' | 'page' | 'zoom';
   name: string;
   value: number;
   least?: number;

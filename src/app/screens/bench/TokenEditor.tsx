@@ -4,7 +4,7 @@ import type { PlanEntry } from '../../../core/model/plan.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
 import { sayFix, sayState } from '../../../messages/en.ts';
 import { changed } from '../../state/bench.ts';
-import { selectEmbed } from '../../state/selectors.ts';
+import { selectCard, selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
 import { tokenElementId } from './Token.tsx';
@@ -34,7 +34,7 @@ export function TokenEditor(): ReactElement | null {
 function Editor({ id, close }: { id: SettingId; close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
   const { label, help, value: type } = settingOf(id);
-  const typed = type.type !== 'switch' && type.type !== 'choice';
+  const typed = type.type !== 'switch' && type.type !== 'choice' && type.type !== 'set';
   const embed = useAppSelector(selectEmbed);
   const value = embed?.settings[id];
   const entry = embed?.plan.entries.find((e) => e.setting === id);
@@ -43,6 +43,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       <h3>{label}</h3>
       <p className="quiet">{help}</p>
       <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
+      <CardNote id={id} />
       {entry && <Outcome entry={entry} />}
       <div className="editor-ends">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
@@ -54,6 +55,19 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       </div>
     </div>
   );
+}
+
+/** What the card of the host tells of the setting, with its date. */
+function CardNote({ id }: { id: SettingId }): ReactElement | null {
+  const card = useAppSelector(selectCard);
+  const use = card?.settings[id];
+  if (!card || !use) return null;
+  const note = use.in === 'nowhere' ? { text: use.note, date: use.since } : use.note;
+  return note ? (
+    <p className="card-note">
+      {card.name}, as of {note.date}: {note.text}
+    </p>
+  ) : null;
 }
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { parseValue, writeValue, type SettingValue } from '../../../core/model/values.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
 import { sayOption, sayWrongValue } from '../../../messages/en.ts';
-import { selectSite } from '../../state/selectors.ts';
+import { selectFacts, selectSite } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 export interface ValueFieldProps {
@@ -23,6 +23,7 @@ export function ValueField(props: ValueFieldProps): ReactElement {
   const { value: type } = settingOf(props.id);
   if (type.type === 'switch') return <OptionField {...props} options={['on', 'off']} />;
   if (type.type === 'choice') return <OptionField {...props} options={type.options} />;
+  if (type.type === 'set') return <SetField {...props} options={type.options} />;
   return (
     <>
       <Offers {...props} />
@@ -49,10 +50,30 @@ function OptionField({ id, value, set, options }: ValueFieldProps & { options: r
   );
 }
 
+/** Several of a few options. */
+function SetField({ id, value, set, options }: ValueFieldProps & { options: readonly string[] }): ReactElement {
+  return (
+    <ToggleButtonGroup
+      size="small"
+      value={value === undefined ? [] : String(value).split(',')}
+      aria-label={settingOf(id).label}
+      onChange={(_, next: string[]) => next.length > 0 && set(options.filter((option) => next.includes(option)).join(','))}
+    >
+      {options.map((option) => (
+        <ToggleButton key={option} value={option}>
+          {sayOption(id, option)}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  );
+}
+
 /** Values that are near at hand: the player's present second, the site's colours, common ratios. */
 function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
   const { type } = settingOf(id).value;
   const time = useAppSelector((state) => state.view.player.time);
+  const page = useAppSelector((state) => state.view.player.page);
+  const content = useAppSelector((state) => selectFacts(state).contentHeight);
   const site = useAppSelector(selectSite);
   const button = (name: string, next: SettingValue, colour?: string): ReactElement => (
     <button key={name} type="button" className="offer" aria-pressed={value === next} onClick={() => set(next)}>
@@ -67,7 +88,11 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
         ? (site?.palette ?? []).map(({ name, colour }) => button(name, colour, colour))
         : type === 'ratio'
           ? RATIOS.map((ratio) => button(ratio, ratio))
-          : [];
+          : id === 'page' && page !== undefined
+            ? [button(`where the preview stands: ${page}`, page)]
+            : id === 'height' && content !== undefined
+              ? [button(`as high as its content: ${content} px`, content)]
+              : [];
   return offers.length > 0 ? <div className="offers">{offers}</div> : null;
 }
 

@@ -1,0 +1,149 @@
+import { defaultKeymap } from '@codemirror/commands';
+import { html } from '@codemirror/lang-html';
+import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
+import { Annotation, EditorState, RangeSetBuilder, StateEffect, StateField, Transaction } from '@codemirror/state';
+import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
+import { useEffect, useRef, type ReactElement } from 'react';
+import type { Mark } from '../../../core/model/code.ts';
+import type { Origin } from '../../../core/model/plan.ts';
+import type { CodeTrouble } from './codeTroubles.ts';
+
+export interface CodeEditorProps {
+  text: string;
+  map: readonly Mark[];
+  pointed: Origin | null;
+  troubles: readonly CodeTrouble[];
+  edited: (text: string) => void;
+  point: (origin: Origin | null) => void;
+  open: (origin: Origin) => void;
+  undo: () => void;
+  redo: () => void;
+  left: () => void;
+}
+
+/** A change that came from outside is no edit of the publisher's. */
+const fromOutside = Annotation.define<boolean>();
+
+const lay = StateEffect.define<{ map: readonly Mark[]; pointed: Origin | null }>();
+/** Which stretch of the code comes from which setting, as marks that can be pointed at. */
+const marks = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update: (laid, transaction) => {
+    for (const effect of transaction.effects) if (effect.is(lay)) return decorate(effect.value, transaction.newDoc.length);
+    return laid.map(transaction.changes);
+  },
+  provide: (field) => EditorView.decorations.from(field),
+});
+
+function decorate({ map, pointed }: { map: readonly Mark[]; pointed: Origin | null }, length: number): DecorationSet {
+  const builder = new RangeSetBuilder<Decoration>();
+  for (const { range, origin } of map)
+    if (range[1] <= length && range[0] < range[1])
+      builder.add(
+        ...range,
+        Decoration.mark({
+          class: 'code-part',
+          attributes: {
+            'data-origin': origin,
+            'data-pointed': String(origin === pointed),
+            ...(origin !== 'item' && { 'data-setting': '' }),
+          },
+        }),
+      );
+  return builder.finish();
+}
+
+const originAt = ({ target }: Event): Origin | null =>
+  target instanceof Element
+    ? ((target.closest<HTMLElement>('[data-origin]')?.dataset.origin as Origin | undefined) ?? null)
+    : null;
+
+/** The code as an editor: typing changes the settings, settings change the code, and what is typed is never corrected. */
+export function CodeEditor(props: CodeEditorProps): ReactElement {
+  const place = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+  });
+
+  useEffect(() => {
+    const editor = new EditorView({ parent: place.current!, state: stateFor(latest) });
+    view.current = editor;
+    return () => editor.destroy();
+  }, []);
+
+  const { text, map, pointed, troubles } = props;
+  useEffect(() => {
+    const editor = view.current!;
+    const changes = difference(editor.state.doc.toString(), text);
+    editor.dispatch({ ...(changes && { changes }), effects: lay.of({ map, pointed }), annotations: [fromOutside.of(true)] });
+    editor.dispatch(setDiagnostics(editor.state, troubles.map(toDiagnostic(text.length))));
+  }, [text, map, pointed, troubles]);
+
+  return <div ref={place} className="code-text" />;
+}
+
+const toDiagnostic =
+  (length: number) =>
+  ({ range, severity, words }: CodeTrouble): Diagnostic => ({
+    from: Math.min(range[0], length),
+    to: Math.min(range[1], length),
+    severity,
+    message: words,
+  });
+
+/** The one stretch in which two texts differ, so that the cursor outside it stays where it is. */
+function difference(before: string, after: string): { from: number; to: number; insert: string } | undefined {
+  if (before === after) return undefined;
+  let from = 0;
+  while (from < before.length && from < after.length && before[from] === after[from]) from++;
+  let tail = 0;
+  while (
+    tail < before.length - from &&
+    tail < after.length - from &&
+    before[before.length - 1 - tail] === after[after.length - 1 - tail]
+  )
+    tail++;
+  return { from, to: before.length - tail, insert: after.slice(from, after.length - tail) };
+}
+
+function stateFor(latest: { current: CodeEditorProps }): EditorState {
+  const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+  const act = (what: 'undo' | 'redo') => (): boolean => {
+    latest.current[what]();
+    return true;
+  };
+  return EditorState.create({
+    doc: latest.current.text,
+    extensions: [
+      ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+      // Undo is that of the whole Bench, so it goes before the editor's own keys.
+      keymap.of([
+        { key: 'Mod-z', run: act('undo') },
+        { key: 'Mod-Shift-z', run: act('redo') },
+        { key: 'Mod-y', run: act('redo') },
+        ...defaultKeymap,
+      ]),
+      EditorView.lineWrapping,
+      html(),
+      marks,
+      EditorView.contentAttributes.of({ 'aria-label': 'The code', spellcheck: 'false' }),
+      EditorView.updateListener.of(({ docChanged, transactions, state }) => {
+        if (docChanged && !transactions.some((t: Transaction) => t.annotation(fromOutside)))
+          latest.current.edited(state.doc.toString());
+      }),
+      EditorView.domEventHandlers({
+        mouseover: (event) => latest.current.point(originAt(event)),
+        mouseleave: () => latest.current.point(null),
+        blur: () => latest.current.left(),
+        dblclick: (event) => {
+          const origin = originAt(event);
+          if (origin && origin !== 'item') latest.current.open(origin);
+        },
+      }),
+    ],
+  });
+}
+
+export default CodeEditor;
