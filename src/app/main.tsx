@@ -9,6 +9,7 @@ import { RouterProvider } from 'react-router/dom';
 import { listenForShortcuts } from './commands/shortcuts.ts';
 import { router } from './routes.tsx';
 import { startAutosave } from './state/autosave.ts';
+import { readOwn } from './state/ownCards.ts';
 import { makeStore } from './state/store.ts';
 import { storageFound, themeChosen } from './state/view.ts';
 import { loadWorld } from './state/world.ts';
@@ -18,6 +19,7 @@ const store = makeStore();
 startAutosave(store);
 listenForShortcuts(store);
 void store.dispatch(loadWorld());
+void readOwn(store);
 findPreference('theme')
   .then((theme) => {
     const night = theme === 'night' || (theme === undefined && matchMedia('(prefers-color-scheme: dark)').matches);

@@ -36,6 +36,8 @@ export interface Embed {
   plan: Plan;
   code: Code;
   findings: Finding[];
+  /** Whether the frame address was asked. */
+  asked: boolean;
 }
 
 /** Steps 1 and 2: everything in the text that may be an embed, and what each is. */
@@ -66,6 +68,7 @@ export function keepEmbed(
     plan: after,
     code,
     findings: check({ item, settings, plan: after, code, site, facts, book, reached }),
+    asked: reached !== undefined,
   };
 }
 
@@ -80,5 +83,6 @@ export function makeEmbed(recognised: Item, settings: Settings, { book, site, fo
     plan: planned,
     code,
     findings: check({ item, settings, plan: planned, code, site, facts, book, reached }),
+    asked: reached !== undefined,
   };
 }

@@ -70,7 +70,7 @@ function run(port: number): RequestHandler {
       'media-src http: https:',
       'connect-src http: https:',
       'frame-src http: https:',
-      `frame-ancestors http://preview.localhost:${port}`,
+      `frame-ancestors http://preview.localhost:${port} http://localhost:${port}`,
       'sandbox allow-scripts allow-popups',
     ];
     response

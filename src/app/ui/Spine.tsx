@@ -6,7 +6,7 @@ import { showShortcuts } from '../commands/showShortcuts.ts';
 import { switchTheme } from '../commands/switchTheme.ts';
 import { undo } from '../commands/undo.ts';
 import { useAppSelector } from '../state/store.ts';
-import { AgainSign, BackSign, BenchSign, GlassSign, KeysSign, PaneAjar, ShelfSign } from './icons.tsx';
+import { AgainSign, BackSign, BenchSign, BookSign, GlassSign, KeysSign, PaneAjar, ShelfSign } from './icons.tsx';
 import { useCommand } from './useCommand.ts';
 
 /** The spine at the left: the screens, and what goes for all of them. */
@@ -19,6 +19,7 @@ export function Spine(): ReactElement {
       </span>
       <SpineLink to={`/bench/${id}`} sign={<BenchSign />} words="Bench" />
       <SpineLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
+      <SpineLink to="/hosts" sign={<BookSign />} words="Hosts" />
       <span className="spine-gap" />
       <CommandButton command={undo} sign={<BackSign />} words="Undo" />
       <CommandButton command={redo} sign={<AgainSign />} words="Redo" />

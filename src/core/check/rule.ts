@@ -32,6 +32,8 @@ export interface Check<Id extends string = string> {
   readonly holds: string;
   /** What a reader of the documentation learns of it. */
   readonly about: string;
+  /** It looks at what the server found; until then it neither holds nor fails. */
+  readonly asks?: boolean;
   readonly run: (checked: Checked) => readonly Found[];
 }
 

@@ -9,3 +9,6 @@ const BY_ELEMENT: { readonly [K in Kind]?: readonly SettingId[] } = {
 };
 
 export const byElement = (id: SettingId, kind: Kind): boolean => BY_ELEMENT[kind]?.includes(id) ?? false;
+
+/** Settings of the frame that can be laid on the placeholder of a host's script. */
+export const onPlaceholder: ReadonlySet<SettingId> = new Set(['title', 'elementId', 'className']);

@@ -5,25 +5,34 @@ export interface CardProblem {
   file: string;
   /** Path within the card, such as `links[2].target`; empty for the whole file. */
   place: string;
+  /** The same path, step by step. */
+  path: readonly (string | number)[];
   message: string;
 }
 
-/** Reads card files. A wrong card is refused with its reasons; the others still load. */
+/** Reads card files, each with one card or a list of them. A wrong card is refused with its reasons; the others still load. */
 export function loadCards(files: readonly { name: string; text: string }[]): { cards: HostCard[]; problems: CardProblem[] } {
   const cards: HostCard[] = [];
   const problems: CardProblem[] = [];
   for (const { name, text } of files) {
     const read = readJson(text);
-    if ('message' in read) {
-      problems.push({ file: name, place: '', message: read.message });
-      continue;
-    }
-    const result = cardSchema.safeParse(read.value);
-    if (result.success) cards.push(result.data);
-    else
-      for (const issue of result.error.issues) problems.push({ file: name, place: showPath(issue.path), message: issue.message });
+    if ('message' in read) problems.push({ file: name, place: '', path: [], message: read.message });
+    else if (Array.isArray(read.value)) read.value.forEach((value, i) => loadCard(`${name}[${i}]`, value, { cards, problems }));
+    else loadCard(name, read.value, { cards, problems });
   }
   return { cards, problems };
+}
+
+function loadCard(file: string, value: unknown, { cards, problems }: { cards: HostCard[]; problems: CardProblem[] }): void {
+  const result = cardSchema.safeParse(value);
+  if (result.success) return void cards.push(result.data);
+  for (const { path, message } of result.error.issues)
+    problems.push({
+      file,
+      place: showPath(path),
+      path: path.map((key) => (typeof key === 'number' ? key : String(key))),
+      message,
+    });
 }
 
 function readJson(text: string): { value: unknown } | { message: string } {

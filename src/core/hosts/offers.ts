@@ -1,13 +1,13 @@
 import type { Item } from '../model/item.ts';
 import { makesSense, settingOf, type SettingId } from '../settings/list.ts';
-import { byElement } from './byElement.ts';
+import { byElement, onPlaceholder } from './byElement.ts';
 import type { HostBook } from './book.ts';
 
 /** Whether a setting can be had for an item, before anybody asks for it. */
 export type Offer = 'offered' | 'not offered' | 'not applicable';
 
 export function offerOf(id: SettingId, item: Item, book: HostBook): Offer {
-  if (settingOf(id).moment === 'frame') return 'offered';
+  if (settingOf(id).moment === 'frame') return item.frame !== null || onPlaceholder.has(id) ? 'offered' : 'not offered';
   if (item.form === 'file')
     return !makesSense(id, item.kind) ? 'not applicable' : byElement(id, item.kind) ? 'offered' : 'not offered';
   if (item.host !== null && !makesSense(id, item.kind)) return 'not applicable';

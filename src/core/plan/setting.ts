@@ -1,5 +1,5 @@
 import { isHonoured } from '../hosts/book.ts';
-import { byElement } from '../hosts/byElement.ts';
+import { byElement, onPlaceholder } from '../hosts/byElement.ts';
 import type { CardSetting, HonouredSetting } from '../hosts/card.ts';
 import { spell } from '../hosts/spellings.ts';
 import type { Item } from '../model/item.ts';
@@ -9,9 +9,6 @@ import { makesSense, settingOf, type SettingId } from '../settings/list.ts';
 import type { Asked } from './asked.ts';
 
 type Outcome = readonly [state: State, reason: Reason, sent?: readonly Sent[]];
-
-/** Settings of the frame that can be laid on the placeholder of a script. */
-const ON_PLACEHOLDER: ReadonlySet<SettingId> = new Set(['title', 'elementId', 'className']);
 
 /** What becomes of one setting, looked at by itself. */
 export function planSetting(id: SettingId, asked: Asked): PlanEntry {
@@ -23,7 +20,7 @@ export function planSetting(id: SettingId, asked: Asked): PlanEntry {
 function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outcome {
   const own = card?.card.settings[id];
   if (settingOf(id).moment === 'frame' && !isHonoured(own))
-    return item.frame === null && !ON_PLACEHOLDER.has(id)
+    return item.frame === null && !onPlaceholder.has(id)
       ? ['not offered', { code: 'scriptMakesFrame' }]
       : ['done here', { code: 'byFrame' }];
   if (item.form === 'file') return playHere(id, value, item);

@@ -7,7 +7,7 @@ import { decode, splitAddress } from './address.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { matchLink, type LinkMatch } from './match.ts';
 import { isIdentity, readSetting } from './parameters.ts';
-import { codeOf, readCodeSetting } from './script.ts';
+import { codeOf, ON_PLACEHOLDER, readCodeSetting } from './script.ts';
 
 /** What one part of a pasted text means. */
 export type Meaning =
@@ -71,24 +71,31 @@ function pathSegments(path: string, from: number, match: LinkMatch | null, known
   if (path.length < 2) return [];
   if (!match)
     return [{ range: [from, from + path.length], meaning: known ? { role: 'broken' } : { role: 'form', name: 'address' } }];
-  const found = match.form.path.exec(path.replace(/\/$/, ''));
+  const found = new RegExp(match.form.path.source, 'd').exec(path.replace(/(?<=.)\/$/, ''));
   if (!found) return [];
   const segments: Segment[] = [];
+  const told = (to: number, begin: number): void => {
+    if (begin - to > 1)
+      segments.push({ range: [from + to, from + begin], meaning: { role: 'form', name: match.form.form.name } });
+  };
   let at = 0;
   match.form.names.forEach((name, i) => {
-    const value = found[i + 1]!;
-    const begin = path.indexOf(`/${value}`, at) + 1;
-    if (begin - at > 1)
-      segments.push({ range: [from + at, from + begin], meaning: { role: 'form', name: match.form.form.name } });
-    segments.push({
-      range: [from + begin, from + begin + value.length],
-      meaning: { role: 'identity', name: identityName(match.form, name) },
-    });
-    at = begin + value.length;
+    const [begin, end] = found.indices![i + 1]!;
+    told(at, begin);
+    segments.push({ range: [from + begin, from + end], meaning: captureMeaning(name, match) });
+    at = end;
   });
-  if (path.length - at > 1)
-    segments.push({ range: [from + at, from + path.length], meaning: { role: 'form', name: match.form.form.name } });
+  told(at, path.length);
   return segments;
+}
+
+/** A capture is a setting, or says which item it is. */
+function captureMeaning(name: string, { form, pathSettings }: LinkMatch): Meaning {
+  const setting = form.pathReads.get(name)?.setting;
+  const value = setting && pathSettings[setting];
+  return setting && value !== undefined
+    ? { role: 'setting', setting, value }
+    : { role: 'identity', name: identityName(form, name) };
 }
 
 function parameterSegments(written: string, from: number, place: Parameter['in'], match: LinkMatch | null): Segment[] {
@@ -148,6 +155,8 @@ function codeMeaning({ name, value }: PlacedAttribute, { host, target, form }: I
   const template = attributes[name];
   if (template !== undefined)
     return { role: 'identity', name: card.card.identifiers[template.replace(/[{}]/g, '')]?.name ?? null };
+  const own = ON_PLACEHOLDER[name];
+  if (own && value) return { role: 'setting', setting: own, value };
   const read = readCodeSetting({ name, text: value ?? '' }, found, prefix);
   return read ? { role: 'setting', setting: read[0], value: read[1] } : { role: 'unknown', name };
 }

@@ -74,7 +74,11 @@ function readIdentity(
 }
 
 /** Attributes of a placeholder that are settings of the frame; the words of its picture are the title. */
-const ON_PLACEHOLDER: Readonly<Record<string, SettingId | undefined>> = { id: 'elementId', class: 'className', alt: 'title' };
+export const ON_PLACEHOLDER: Readonly<Record<string, SettingId | undefined>> = {
+  id: 'elementId',
+  class: 'className',
+  alt: 'title',
+};
 
 /** The placeholder's own attributes: settings of the host's, and what is kept. */
 function codeItem(

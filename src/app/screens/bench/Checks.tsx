@@ -2,6 +2,7 @@ import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { CHECKS } from '../../../core/check/checks/list.ts';
 import { withoutParameter } from '../../../core/check/withoutParameter.ts';
+import type { Check } from '../../../core/check/rule.ts';
 import type { Finding, Remedy } from '../../../core/model/finding.ts';
 import { sayFinding, sayRemedy } from '../../../messages/en.ts';
 import { changed } from '../../state/bench.ts';
@@ -17,13 +18,14 @@ export function Checks(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const findings = embed?.findings ?? [];
   const failing = new Set(findings.map((f) => f.code));
+  const looked = CHECKS.filter((check: Check) => embed?.asked || !check.asks);
   return (
     <section className="checks" aria-label="Checks">
       <h2>
         Checks{' '}
         {embed && (
           <small>
-            {CHECKS.length - failing.size} of {CHECKS.length} hold
+            {looked.length - failing.size} of {looked.length} hold
           </small>
         )}
       </h2>
@@ -34,9 +36,11 @@ export function Checks(): ReactElement {
       </ul>
       {embed && (
         <ul className="holds">
-          {CHECKS.filter((c) => !failing.has(c.id)).map((c) => (
-            <li key={c.id}>{c.holds}</li>
-          ))}
+          {looked
+            .filter((c) => !failing.has(c.id))
+            .map((c) => (
+              <li key={c.id}>{c.holds}</li>
+            ))}
         </ul>
       )}
     </section>

@@ -143,5 +143,7 @@ function Explanation({ embed }: { embed: Embed }): ReactElement | null {
   if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
   if (embed.code.form === AS_IT_STANDS)
     return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
+  if (embed.plan.script)
+    return <>The host’s own script code, since it has no frame to offer; the settings stand in its attributes.</>;
   return <>{FORMS.find((f) => f.id === embed.code.form)!.help}</>;
 }

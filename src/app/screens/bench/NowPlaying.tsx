@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { showTime } from '../../../core/model/time.ts';
 import { playOrPause } from '../../commands/playOrPause.ts';
+import { selectCard, selectItem } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { PaneAjar, PaneShut } from '../../ui/icons.tsx';
 import { useCommand } from '../../ui/useCommand.ts';
@@ -9,11 +10,17 @@ import { useCommand } from '../../ui/useCommand.ts';
 export function NowPlaying(): ReactElement {
   const { playing, time, muted, page } = useAppSelector((state) => state.view.player);
   const { can, run } = useCommand(playOrPause);
+  const silent = useAppSelector(
+    (state) => Object.keys(selectCard(state)?.player?.events ?? {}).length === 0 && selectItem(state)?.form !== 'file',
+  );
+  const sheet = useAppSelector((state) => (selectItem(state)?.kind === 'slideshow' ? 'slide' : 'page'));
   const words = [
     page !== undefined
-      ? `page ${page} is open`
+      ? `${sheet} ${page} is open`
       : time === undefined
-        ? 'no report from the player yet'
+        ? silent
+          ? 'the host does not report what happens in it'
+          : 'no report from the player yet'
         : playing
           ? 'playing'
           : 'standing still',

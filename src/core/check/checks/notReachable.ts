@@ -18,6 +18,7 @@ export const notReachable = defineCheck({
   holds: 'Visitors can see it',
   about:
     'The frame address is asked as a visitor who is signed in nowhere; what keeps the frame blank is told, and what to do at the host.',
+  asks: true,
   run: ({ reached, code }) => {
     if (!reached) return NOTHING;
     return reached

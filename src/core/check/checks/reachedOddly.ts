@@ -9,6 +9,7 @@ export const reachedOddly = defineCheck({
   severity: 'warning',
   holds: 'The host answers at once',
   about: 'The frame address answers, but late, from elsewhere, with a fault, or not before a date.',
+  asks: true,
   run: ({ reached, code, item }) => {
     if (!reached) return NOTHING;
     return reached

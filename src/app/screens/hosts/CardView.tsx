@@ -1,0 +1,137 @@
+import { Button } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { isHonoured } from '../../../core/hosts/book.ts';
+import type { CardSetting, HostCard } from '../../../core/hosts/card.ts';
+import { honourOf } from '../../../core/hosts/honours.ts';
+import { settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { dropCard, keepCards } from '../../state/ownCards.ts';
+import { selectCards } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { saveFile } from '../../ui/files.ts';
+import { Turning } from './Turning.tsx';
+
+/** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
+export function CardView({ card, own }: { card: HostCard; own: boolean }): ReactElement {
+  const [tried, setTried] = useState('');
+  return (
+    <>
+      <header className="card-head">
+        <h2>{card.name}</h2>
+        <span className="quiet">
+          {own ? 'your own card' : 'came with Refenestra'}, as of {card.updated}
+        </span>
+        <Actions card={card} own={own} />
+      </header>
+      <h3>From link to frame</h3>
+      <ul className="turnings">
+        {card.links.flatMap((form) =>
+          form.examples.map((example) => <Turning key={example} text={example} words={form.name} host={card.id} />),
+        )}
+      </ul>
+      <label className="try">
+        Try a link
+        <input value={tried} placeholder="paste any link of this host" onChange={(event) => setTried(event.target.value)} />
+      </label>
+      {tried.trim() !== '' && (
+        <ul className="turnings">
+          <Turning text={tried} words="your link" host={card.id} />
+        </ul>
+      )}
+      <h3>Settings</h3>
+      <SettingsTable card={card} />
+      <Conditions card={card} />
+    </>
+  );
+}
+
+function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement {
+  const store = useStore() as Store;
+  const navigate = useNavigate();
+  const cards = useAppSelector(selectCards);
+  const copy = (): void => {
+    const id = freeId(card.id, new Set(cards.map((one) => one.id)));
+    void keepCards(store, [{ ...card, id, name: `${card.name} (copy)`.slice(0, 60) }]).then(() => navigate(`/hosts/${id}/edit`));
+  };
+  return (
+    <span className="card-actions">
+      {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>Edit</Button>}
+      <Button onClick={copy}>Copy as my own</Button>
+      <Button onClick={() => saveFile(`${card.id}.json`, JSON.stringify(card, null, 2))}>Export</Button>
+      {own && <Button onClick={() => void dropCard(store, card.id).then(() => navigate('/hosts'))}>Remove</Button>}
+    </span>
+  );
+}
+
+function freeId(id: string, taken: ReadonlySet<string>): string {
+  for (let n = 2; ; n++) {
+    const free = `${id.slice(0, 34)}-${n}`;
+    if (!taken.has(free)) return free;
+  }
+}
+
+function SettingsTable({ card }: { card: HostCard }): ReactElement {
+  const ids = Object.keys(card.settings) as SettingId[];
+  if (ids.length === 0) return <p className="quiet">This host honours no settings; only the frame itself can be set.</p>;
+  return (
+    <table className="card-settings">
+      <thead>
+        <tr>
+          <th scope="col">Setting</th>
+          <th scope="col">Sent as</th>
+          <th scope="col">What it does today</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ids.map((id) => (
+          <SettingRow key={id} card={card} id={id} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function SettingRow({ card, id }: { card: HostCard; id: SettingId }): ReactElement {
+  const use = card.settings[id]!;
+  const honour = honourOf(card, id);
+  const note =
+    'note' in honour
+      ? `${honour.note} (${honour.date})`
+      : use.in !== 'nowhere' && use.note
+        ? `${use.note.text} (${use.note.date})`
+        : '';
+  return (
+    <tr data-how={honour.how}>
+      <th scope="row">{settingOf(id).label}</th>
+      <td>{'as' in honour ? <code>{spelt(use, honour.as)}</code> : 'withdrawn'}</td>
+      <td>{note || 'As asked.'}</td>
+    </tr>
+  );
+}
+
+/** The name, and for values that are words, each as the host spells it. */
+function spelt(use: CardSetting, as: string): string {
+  if (!isHonoured(use) || use.spelling.form !== 'words') return as;
+  return Object.values(use.spelling.words)
+    .map((word) => `${use.name}=${word}`)
+    .join(' · ');
+}
+
+function Conditions({ card }: { card: HostCard }): ReactElement | null {
+  const rows = Object.entries(card.targets).flatMap(([name, { access }]) => access.map((one) => ({ name, ...one })));
+  const unique = rows.filter((row, i) => rows.findIndex((other) => other.words === row.words) === i);
+  if (unique.length === 0) return null;
+  return (
+    <>
+      <h3>Conditions</h3>
+      <ul className="conditions">
+        {unique.map(({ words, remedy, date }) => (
+          <li key={words}>
+            {words} {remedy} <small>({date})</small>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

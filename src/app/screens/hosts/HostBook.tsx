@@ -1,0 +1,47 @@
+import './hosts.css';
+import type { ReactElement } from 'react';
+import { NavLink, useParams } from 'react-router';
+import { selectCards } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { CardEditor } from './CardEditor.tsx';
+import { CardView } from './CardView.tsx';
+import { HostGrid } from './HostGrid.tsx';
+import { Imports } from './Imports.tsx';
+
+/** What is known of each host: one card, all of them against all settings, or a card being written. */
+export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactElement {
+  const { id = '' } = useParams();
+  const cards = useAppSelector(selectCards);
+  const own = useAppSelector((state) => state.world.ownCards);
+  const card = cards.find((one) => one.id === id);
+  return (
+    <div className="hosts">
+      <nav className="hosts-list" aria-label="Host cards">
+        <h1>Host book</h1>
+        <NavLink to="/hosts" end>
+          All hosts, all settings
+        </NavLink>
+        <ul>
+          {cards.map(({ id: cardId, name, updated }) => (
+            <li key={cardId}>
+              <NavLink to={`/hosts/${cardId}`}>
+                {name} <small>{own.some((one) => one.id === cardId) ? 'your own' : updated}</small>
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+        <Imports />
+      </nav>
+      <section className="hosts-part">
+        {part === 'grid' && <HostGrid cards={cards} />}
+        {part !== 'grid' && !card && cards.length > 0 && (
+          <p className="quiet">No card has the id “{id}”. Choose one from the list, or bring one in.</p>
+        )}
+        {part === 'card' && card && <CardView key={id} card={card} own={own.some((one) => one.id === id)} />}
+        {part === 'edit' && card && <CardEditor key={id} card={card} />}
+      </section>
+    </div>
+  );
+}
+
+export default HostBook;

@@ -1,0 +1,70 @@
+import { Button } from '@mui/material';
+import { useState, type ChangeEvent, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { sayCardProblem } from '../../../messages/en.ts';
+import { importCards, importProviders } from '../../state/ownCards.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { readFiles, saveFile } from '../../ui/files.ts';
+
+/** Bringing cards and provider lists in, and taking the user's own cards out. */
+export function Imports(): ReactElement {
+  const store = useStore() as Store;
+  const own = useAppSelector((state) => state.world.ownCards);
+  const providers = useAppSelector((state) => state.world.providers);
+  const [answer, setAnswer] = useState<{ words: string; problems: string[] } | null>(null);
+  const takeCards = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const { taken, problems } = await importCards(store, await readFiles(event.target));
+    const refused = new Set(problems.map((p) => p.file)).size;
+    const words = `${taken.length} ${taken.length === 1 ? 'card' : 'cards'} taken in${refused > 0 ? `, ${refused} refused:` : '.'}`;
+    setAnswer({ words, problems: problems.map(sayCardProblem) });
+  };
+  const takeProviders = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const [file] = await readFiles(event.target);
+    if (!file) return;
+    const wrong = await importProviders(store, file.text);
+    setAnswer({ words: wrong ?? `${store.getState().world.providers.length} providers taken in.`, problems: [] });
+  };
+  return (
+    <div className="imports">
+      <FileButton words="Bring in cards" multiple change={takeCards} />
+      <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
+        Export my cards
+      </Button>
+      <FileButton words="Bring in a provider list" change={takeProviders} />
+      <p className="quiet">
+        {providers.length > 0
+          ? `${providers.length} oEmbed providers are asked for links of no card.`
+          : 'A list in the format of the oEmbed registry lets links of no card be asked.'}
+      </p>
+      <div role="status">
+        {answer && <p>{answer.words}</p>}
+        {answer && answer.problems.length > 0 && (
+          <ul className="card-problems">
+            {answer.problems.slice(0, 20).map((problem) => (
+              <li key={problem}>{problem}</li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </div>
+  );
+}
+
+interface FileButtonProps {
+  words: string;
+  multiple?: boolean;
+  change: (event: ChangeEvent<HTMLInputElement>) => Promise<void>;
+}
+
+const FileButton = ({ words, multiple = false, change }: FileButtonProps): ReactElement => (
+  <Button component="label" role={undefined}>
+    {words}
+    <input
+      type="file"
+      accept=".json,application/json"
+      className="hidden-words"
+      multiple={multiple}
+      onChange={(event) => void change(event)}
+    />
+  </Button>
+);

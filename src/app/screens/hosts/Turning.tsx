@@ -1,0 +1,78 @@
+import { Fragment, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { bringIn } from '../../../core/pipeline.ts';
+import { anatomy, type Segment } from '../../../core/recognise/anatomy.ts';
+import { sayMeaning, sayRefusal } from '../../../messages/en.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+/** A link turning into its frame address, by the real recogniser, with the part that both share. */
+export function Turning({ text, words, host }: { text: string; words: string; host: string }): ReactElement {
+  const book = useAppSelector(selectBook);
+  const read = bringIn(text, book)[0]!;
+  const { item, refusal } = read;
+  const ids = Object.values(item?.captures ?? {});
+  return (
+    <li>
+      <small>{words}</small>
+      <span className="turning-link">
+        <Taken text={text} segments={anatomy(text, read, book)} />
+      </span>
+      <span className="turning-sign" aria-label="turns into">
+        ⟶
+      </span>
+      <span className="turning-frame">
+        {item ? (
+          <Marked text={item.frame ?? 'script code: the host has no frame'} parts={ids} />
+        ) : (
+          <em>{sayRefusal(refusal!)}</em>
+        )}
+        {item && item.host !== host && (
+          <em>
+            {item.host === null ? ' no card knows it' : ' another card takes it: '}
+            {item.host && <Link to={`/hosts/${item.host}`}>{book.byId.get(item.host)?.card.name}</Link>}
+          </em>
+        )}
+        {item?.rivals && <em> {item.rivals.join(' and ')} claim this link just as well</em>}
+      </span>
+    </li>
+  );
+}
+
+/** The link with each part in its own tone, and the signs between the parts. */
+function Taken({ text, segments }: { text: string; segments: readonly Segment[] }): ReactElement {
+  return (
+    <>
+      {segments.map(({ range, meaning }, i) => (
+        <Fragment key={range[0]}>
+          {text.slice(segments[i - 1]?.range[1] ?? 0, range[0])}
+          <span data-role={meaning.role} title={sayMeaning(meaning)}>
+            {text.slice(...range)}
+          </span>
+        </Fragment>
+      ))}
+      {text.slice(segments.at(-1)?.range[1] ?? 0)}
+    </>
+  );
+}
+
+/** The address with its identity made visible. */
+function Marked({ text, parts }: { text: string; parts: readonly string[] }): ReactElement {
+  const pieces: ReactElement[] = [];
+  let rest = text;
+  for (;;) {
+    const [at, part] = parts
+      .map((p) => [rest.indexOf(p), p] as const)
+      .filter(([index, p]) => index >= 0 && p !== '')
+      .sort(([a], [b]) => a - b)[0] ?? [-1, ''];
+    if (at < 0) break;
+    pieces.push(<span key={pieces.length}>{rest.slice(0, at)}</span>, <b key={`b${pieces.length}`}>{part}</b>);
+    rest = rest.slice(at + part.length);
+  }
+  return (
+    <code>
+      {pieces}
+      {rest}
+    </code>
+  );
+}

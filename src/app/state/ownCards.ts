@@ -1,0 +1,60 @@
+import type { HostCard } from '../../core/hosts/card.ts';
+import { loadCards, type CardProblem } from '../../core/hosts/loadCards.ts';
+import { providersSchema } from '../../core/hosts/providers.ts';
+import { findPreference, listCards, removeCard, saveCards, savePreference } from '../storage/database.ts';
+import type { Store } from './store.ts';
+import { storageFound } from './view.ts';
+import { ownCardsRead, providersRead } from './world.ts';
+
+const PROVIDERS = 'providers';
+
+/** The user's own cards and provider list, as they were kept. */
+export async function readOwn(store: Store): Promise<void> {
+  try {
+    store.dispatch(ownCardsRead(await listCards()));
+    store.dispatch(providersRead(providersSchema.safeParse(await findPreference(PROVIDERS)).data ?? []));
+  } catch {
+    store.dispatch(storageFound('missing'));
+  }
+}
+
+/** Takes the cards that are right, and tells of the others. */
+export async function importCards(
+  store: Store,
+  files: readonly { name: string; text: string }[],
+): Promise<{ taken: HostCard[]; problems: CardProblem[] }> {
+  const { cards, problems } = loadCards(files);
+  await keepCards(store, cards);
+  return { taken: cards, problems };
+}
+
+export async function keepCards(store: Store, cards: readonly HostCard[]): Promise<void> {
+  const ids = new Set(cards.map(({ id }) => id));
+  const others = store.getState().world.ownCards.filter(({ id }) => !ids.has(id));
+  // Usable at once, even where the browser keeps nothing.
+  store.dispatch(ownCardsRead([...others, ...cards]));
+  await saveCards(cards).catch(() => store.dispatch(storageFound('missing')));
+}
+
+export async function dropCard(store: Store, id: string): Promise<void> {
+  store.dispatch(ownCardsRead(store.getState().world.ownCards.filter((card) => card.id !== id)));
+  await removeCard(id).catch(() => store.dispatch(storageFound('missing')));
+}
+
+/** Takes a provider list in the format of the oEmbed registry; the sentence that says why not, or null. */
+export async function importProviders(store: Store, text: string): Promise<string | null> {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return 'This file is not JSON, so no provider list either.';
+  }
+  const read = providersSchema.safeParse(data);
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    return `This is no provider list: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.`;
+  }
+  store.dispatch(providersRead(read.data));
+  await savePreference(PROVIDERS, read.data).catch(() => store.dispatch(storageFound('missing')));
+  return null;
+}

@@ -1,0 +1,13 @@
+/** Hands a text to the browser as a file to keep. */
+export function saveFile(name: string, text: string, type = 'application/json'): void {
+  const address = URL.createObjectURL(new Blob([text], { type }));
+  Object.assign(document.createElement('a'), { href: address, download: name }).click();
+  URL.revokeObjectURL(address);
+}
+
+/** The texts of the chosen files; the field is empty again afterwards, so that the same file can be chosen anew. */
+export async function readFiles(field: HTMLInputElement): Promise<{ name: string; text: string }[]> {
+  const files = await Promise.all([...(field.files ?? [])].map(async (file) => ({ name: file.name, text: await file.text() })));
+  field.value = '';
+  return files;
+}
