@@ -141,3 +141,10 @@ export async function watchPage(
   };
   return { page, reports, until, close: () => context.close() };
 }
+
+/** The code in a page of somebody else, opened by a visitor who was never here. */
+export async function publish(browser: Browser, code: string): Promise<Awaited<ReturnType<typeof watchPage>>> {
+  const foreign = await serveForeignPage(code);
+  const watch = await watchPage(browser, foreign.address);
+  return { ...watch, close: async () => (await watch.close(), foreign.stop()) };
+}

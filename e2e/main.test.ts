@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
-import { newVisitor, serveForeignPage, waitForText, watchPage, type Report } from './driver.ts';
+import { newVisitor, publish as publishIn, serveForeignPage, waitForText, type Report } from './driver.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -12,12 +12,7 @@ async function visitBench() {
   return visitor;
 }
 
-/** The code in a page of somebody else, opened by a visitor who was never here. */
-async function publish(code: string) {
-  const foreign = await serveForeignPage(code);
-  const watch = await watchPage(world.browser, foreign.address);
-  return { ...watch, close: async () => (await watch.close(), foreign.stop()) };
-}
+const publish = (code: string) => publishIn(world.browser, code);
 
 const { host } = world;
 

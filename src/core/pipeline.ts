@@ -68,7 +68,7 @@ export function keepEmbed(
     plan: after,
     code,
     findings: check({ item, settings, plan: after, code, site, facts, book, reached }),
-    asked: reached !== undefined,
+    asked: wasAsked(reached),
   };
 }
 
@@ -83,6 +83,9 @@ export function makeEmbed(recognised: Item, settings: Settings, { book, site, fo
     plan: planned,
     code,
     findings: check({ item, settings, plan: planned, code, site, facts, book, reached }),
-    asked: reached !== undefined,
+    asked: wasAsked(reached),
   };
 }
+
+/** Whether the frame address was asked, and answered. */
+const wasAsked = (reached: Surroundings['reached']): boolean => reached?.every(({ code }) => code !== 'noAnswer') ?? false;

@@ -49,7 +49,7 @@ function parseJson(text: string): unknown[] {
 /** An oEmbed answer in XML (oEmbed 1.0, section 2.3.4.2): one element, its fields as children. */
 export function parseOEmbedXml(text: string): unknown {
   // No entities beyond the five of XML: an answer has no business with others.
-  const parsed = new XMLParser({ processEntities: true, ignoreAttributes: true, parseTagValue: true }).parse(
+  const parsed = new XMLParser({ processEntities: true, htmlEntities: true, ignoreAttributes: true, parseTagValue: true }).parse(
     text.replace(/<!DOCTYPE[^>]*>/gi, ''),
   ) as {
     oembed?: unknown;

@@ -1,4 +1,5 @@
 import { askPlayer } from '../state/playerLink.ts';
+import { selectItem } from '../state/selectors.ts';
 import type { Command } from './command.ts';
 
 /** Without sound, since browsers hold sound back until the visitor has pressed in the player itself. */
@@ -11,7 +12,7 @@ export const playOrPause: Command = {
     // Before its first report, a player does not hear yet.
     if (time === undefined && page === undefined) return false;
     if (playing) return askPlayer(store, 'pause', { act });
-    askPlayer(store, 'mute', { act });
-    return askPlayer(store, 'play', { act });
+    const soundless = selectItem(store.getState())?.kind === 'slideshow';
+    return (soundless || askPlayer(store, 'mute', { act })) && askPlayer(store, 'play', { act });
   },
 };

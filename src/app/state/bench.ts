@@ -14,6 +14,8 @@ export interface BenchState {
   touched: boolean;
 }
 
+/** Id of the Bench before anything was opened on it; no embed is ever kept under it. */
+export const NOTHING_OPENED = 'new';
 const LONGEST_PAST = 200;
 
 export const emptyWork = (site: string, id: string = nanoid(10)): Work => ({
@@ -26,7 +28,7 @@ export const emptyWork = (site: string, id: string = nanoid(10)): Work => ({
   site,
 });
 
-const initialState: BenchState = { past: [], present: emptyWork('', 'new'), future: [], gesture: null, touched: false };
+const initialState: BenchState = { past: [], present: emptyWork('', NOTHING_OPENED), future: [], gesture: null, touched: false };
 
 function step(state: BenchState, change: Partial<Work>, gesture: string | null = null): void {
   if (gesture === null || gesture !== state.gesture) {

@@ -5,6 +5,7 @@ import { redo } from '../commands/redo.ts';
 import { showShortcuts } from '../commands/showShortcuts.ts';
 import { switchTheme } from '../commands/switchTheme.ts';
 import { undo } from '../commands/undo.ts';
+import { NOTHING_OPENED } from '../state/bench.ts';
 import { useAppSelector } from '../state/store.ts';
 import { AgainSign, BackSign, BenchSign, BookSign, GlassSign, KeysSign, PaneAjar, ShelfSign } from './icons.tsx';
 import { useCommand } from './useCommand.ts';
@@ -17,7 +18,7 @@ export function Spine(): ReactElement {
       <span className="spine-mark" aria-hidden="true">
         <PaneAjar />
       </span>
-      <SpineLink to={`/bench/${id}`} sign={<BenchSign />} words="Bench" />
+      <SpineLink to={id === NOTHING_OPENED ? '/' : `/bench/${id}`} sign={<BenchSign />} words="Bench" />
       <SpineLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
       <SpineLink to="/hosts" sign={<BookSign />} words="Hosts" />
       <span className="spine-gap" />
@@ -31,7 +32,7 @@ export function Spine(): ReactElement {
 
 function SpineLink({ to, sign, words }: { to: string; sign: ReactNode; words: string }): ReactElement {
   return (
-    <NavLink className="spine-link" to={to}>
+    <NavLink className="spine-link" to={to} end={to === '/'}>
       {sign}
       {words}
     </NavLink>

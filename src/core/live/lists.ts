@@ -14,6 +14,7 @@ export type Changes = ReadonlyMap<string, Slot | null>;
 export type Origins = ReadonlyMap<string, Slot>;
 
 interface Part {
+  place: 'query' | 'fragment';
   joint: string;
   text: string;
   key: string;
@@ -32,7 +33,7 @@ export function rewriteTail(
   const spans: Span[] = [];
   for (const place of ['query', 'fragment'] as const) {
     const sign = place === 'query' ? '?' : '#';
-    const kept = parts.filter((p) => p.key.startsWith(place));
+    const kept = parts.filter((p) => p.place === place);
     const texts: { part: Part | null; span: Span }[] = [];
     for (const part of kept) {
       const change = changes.get(part.key);
@@ -47,15 +48,15 @@ export function rewriteTail(
       });
     }
     for (const [key, slot] of changes)
-      if (slot && key.startsWith(place) && !kept.some((p) => p.key === key))
+      if (slot && key.startsWith(`${place}:`) && !kept.some((p) => p.key === key))
         texts.push({ part: null, span: { text: spell(slot.text!), origin: slot.origin } });
     const untouched = texts.length === kept.length;
     texts.forEach(({ part, span }, i) => {
       const before = i === 0 ? (part && untouched ? part.joint : sign) : part && part.joint !== sign ? part.joint : joint;
-      spans.push({ text: before }, span);
+      // A sign with nothing behind it is taken up by what is put in next.
+      const taken = part === null && texts[i - 1]?.part?.text === '';
+      spans.push({ text: taken ? '' : before }, span);
     });
-    const bare = parts.find((p) => p.key === `bare:${place}`);
-    if (bare && texts.length === 0) spans.push({ text: bare.joint });
   }
   return spans;
 }
@@ -79,7 +80,7 @@ function splitPlace(written: string, masked: string, place: 'query' | 'fragment'
   for (const m of masked.matchAll(/(^[?#]|&(?:amp;|#38;)?)([^&]*)/gi)) {
     const joint = m[1]!;
     const text = written.slice(m.index + joint.length, m.index + m[0].length);
-    parts.push({ joint, text, key: text === '' ? `bare:${place}` : `${place}:${decodeName(text)}` });
+    parts.push({ place, joint, text, key: text === '' ? 'bare' : `${place}:${decodeName(text)}` });
   }
   return parts;
 }

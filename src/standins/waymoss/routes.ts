@@ -51,7 +51,7 @@ function server(world: StandInWorld): Router {
   const router = frameRouter(host);
   router.get('/frame', (request, response) => {
     const { at, place } = request.query;
-    const item = typeof place === 'string' ? findPlace(place, world) : undefined;
+    const item = typeof place === 'string' ? findPlace(place, world) : typeof at === 'string' ? findSpot(at, world) : undefined;
     const [lat, lon] = typeof at === 'string' ? at.split(',').map(Number) : [item?.place?.lat, item?.place?.lon];
     if (!Number.isFinite(lat) || !Number.isFinite(lon))
       return door(response, host, { status: 404, words: 'This place is on no map' });

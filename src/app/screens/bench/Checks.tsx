@@ -18,7 +18,7 @@ export function Checks(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const findings = embed?.findings ?? [];
   const failing = new Set(findings.map((f) => f.code));
-  const looked = CHECKS.filter((check: Check) => embed?.asked || !check.asks);
+  const looked = CHECKS.filter((check: Check) => embed?.asked || !check.asks || failing.has(check.id));
   return (
     <section className="checks" aria-label="Checks">
       <h2>

@@ -9,7 +9,7 @@ import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
-import { selectEmbed, selectInHand, selectRecognised } from '../../state/selectors.ts';
+import { selectEmbed, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { useCommand } from '../../ui/useCommand.ts';
@@ -53,16 +53,21 @@ export function CodePane(): ReactElement {
   );
 }
 
+/** A longer text is a page with a code in it. */
+const LONGEST_HAND = 5000;
+
 function FormChoice(): ReactElement {
   const dispatch = useAppDispatch();
   const form = useAppSelector((state) => state.bench.present.form);
   const code = useAppSelector((state) => state.bench.present.code);
   const text = useAppSelector((state) => state.bench.present.text);
   const { candidate } = useAppSelector(selectRecognised);
+  // What stands around a single code, such as a comment, is kept with it; of a page only the code is taken.
+  const alone = useAppSelector((state) => selectFound(state).length === 1) && text.length < LONGEST_HAND;
   const keepable = canKeep(candidate) || code !== null;
   const choose = (id: string): void => {
     if (id !== AS_IT_STANDS) dispatch(formChosen(id as CodeFormId));
-    else dispatch(codeKept(code ?? text.slice(...candidate.range)));
+    else dispatch(codeKept(code ?? (alone ? text : text.slice(...candidate.range))));
   };
   return (
     <label>

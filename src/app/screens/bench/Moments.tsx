@@ -25,9 +25,9 @@ export function Moments(): ReactElement {
     <section className="moments" aria-label="Moments">
       <Rail />
       <div className="stations">
+        {embed?.item.host === null && <OwnParameters parameters={embed.item.unknown} />}
         {embed &&
           STATIONS.map((station) => <Station key={station.moment} {...station} item={embed.item} settings={embed.settings} />)}
-        {embed?.item.host === null && <OwnParameters parameters={embed.item.unknown} />}
         {!embed && <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>}
       </div>
       <TokenEditor />

@@ -27,6 +27,8 @@ export function NowPlaying(): ReactElement {
     ...(time === undefined ? [] : [`at ${showTime(Math.floor(time))}`]),
     ...(muted === undefined ? [] : [muted ? 'muted' : 'with sound']),
   ];
+  const nothing = useAppSelector((state) => selectItem(state) === null);
+  if (nothing) return <div className="now" />;
   return (
     <div className="now" data-playing={playing}>
       {can && (

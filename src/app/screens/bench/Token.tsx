@@ -39,7 +39,9 @@ export function Token({ id, brief = false }: { id: SettingId; brief?: boolean })
       onFocus={() => dispatch(pointedAt(id))}
       onBlur={() => dispatch(pointedAt(null))}
     >
-      <span className="token-words">{brief ? settingOf(id).label.toLowerCase() : saySetting(id, embed.settings[id])}</span>
+      <span className="token-words">
+        {brief ? settingOf(id).label.toLowerCase() : saySetting(id, embed.settings[id] ?? entry?.asked)}
+      </span>
       {told && !brief && <small>{STATE_WORDS[entry?.state ?? (offer as PlanState)]}</small>}
     </button>
   );
