@@ -5,7 +5,7 @@ import { Bench } from './screens/bench/Bench.tsx';
 import { Shelf } from './screens/shelf/Shelf.tsx';
 
 /** Loaded when it is first opened: the Bench has no need of it. */
-const HostBook = lazy(() => import('./screens/hosts/HostBook.tsx'));
+const HostBook = lazy(() => import('./screens/hosts/HostBook.tsx').then((module) => ({ default: module.HostBook })));
 const book = (part: 'grid' | 'card' | 'edit') => (
   <Suspense fallback={null}>
     <HostBook part={part} />

@@ -1,10 +1,9 @@
 import { bringIn, makeEmbed } from '../core/pipeline.ts';
-import { siteSchema, type Site } from '../core/model/site.ts';
 import { parseValue, type SettingValue } from '../core/model/values.ts';
 import { isSettingId, settingOf, type SettingId, type Settings } from '../core/settings/list.ts';
 import { FORMS, isCodeForm } from '../core/write/forms/list.ts';
 import { sayFinding, sayReason, sayRefusal, sayWrongValue, STATE_WORDS } from '../messages/en.ts';
-import { openBook, readFileOrSay, readText, UsageError } from './io.ts';
+import { openBook, readSite, readText, UsageError } from './io.ts';
 
 interface Options {
   set: string[];
@@ -55,18 +54,4 @@ function readSettings(pairs: readonly string[]): Settings {
     settings[id] = value;
   }
   return settings;
-}
-
-function readSite(file: string): Site {
-  let data: unknown;
-  try {
-    data = JSON.parse(readFileOrSay(file, 'site'));
-  } catch (error) {
-    if (error instanceof UsageError) throw error;
-    throw new UsageError(`The site ${file} is not JSON: ${String(error)}`);
-  }
-  const result = siteSchema.safeParse(data);
-  if (result.success) return result.data;
-  const [issue] = result.error.issues;
-  throw new UsageError(`The site ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);
 }

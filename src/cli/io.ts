@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { text as readAll } from 'node:stream/consumers';
 import { makeBook, type HostBook } from '../core/hosts/book.ts';
+import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/hosts/loadCards.ts';
 import { sayCardProblem } from '../messages/en.ts';
 import { readCardFiles, readFolder, WRITTEN_PORT } from '../standins/world.ts';
@@ -35,4 +36,19 @@ export function openBook(folder: string | undefined): HostBook {
   const { cards, problems } = loadFolder(folder);
   problems.forEach((problem) => console.error(sayCardProblem(problem)));
   return makeBook(cards);
+}
+
+/** The site that a file describes. */
+export function readSite(file: string): Site {
+  let data: unknown;
+  try {
+    data = JSON.parse(readFileOrSay(file, 'site'));
+  } catch (error) {
+    if (error instanceof UsageError) throw error;
+    throw new UsageError(`The site ${file} is not JSON: ${String(error)}`);
+  }
+  const result = siteSchema.safeParse(data);
+  if (result.success) return result.data;
+  const [issue] = result.error.issues;
+  throw new UsageError(`The site ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);
 }

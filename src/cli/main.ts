@@ -2,6 +2,7 @@ import { Command, CommanderError } from 'commander';
 import { CHECKS } from '../core/check/checks/list.ts';
 import { FORMS } from '../core/write/forms/list.ts';
 import { SETTINGS } from '../core/settings/list.ts';
+import { check } from './check.ts';
 import { embed } from './embed.ts';
 import { hosts } from './hosts.ts';
 import { UsageError } from './io.ts';
@@ -31,6 +32,11 @@ withHosts(withJson(program.command('embed')))
   .option('--form <name>', 'form of code', 'responsive')
   .argument('[text]', 'the text, or - for standard input', '-')
   .action(run(embed));
+withHosts(withJson(program.command('check')))
+  .description('what would go wrong with each embed of a code or a page')
+  .option('--site <file>', 'a site, as JSON')
+  .argument('[text]', 'the text, or - for standard input', '-')
+  .action(run(check));
 withHosts(withJson(program.command('hosts')))
   .description('validates the host cards')
   .action(run(hosts));

@@ -11,7 +11,8 @@ import { settingOf, type SettingId } from '../core/settings/list.ts';
 import { writeValue, type SettingValue } from '../core/model/values.ts';
 
 /** Every sentence that a publisher reads about data of the core. One language, one file. */
-type Sentences<Data extends { code: string }> = { [Code in Data['code']]: (data: Extract<Data, { code: Code }>) => string };
+type Of<Data, Code> = Data extends { code: infer Own } ? (Code extends Own ? Data : never) : never;
+type Sentences<Data extends { code: string }> = { [Code in Data['code']]: (data: Of<Data, Code>) => string };
 
 const REFUSALS: Sentences<Refusal> = {
   emptyText: () => 'Nothing is pasted yet. Paste a share link, or the embed code that a host gave you.',

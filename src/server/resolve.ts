@@ -127,7 +127,7 @@ function fromJsonLd({ jsonLd }: PageData): Resolved | null {
     const { embedUrl, name } = node as Record<string, unknown>;
     const address = webAddress.safeParse(embedUrl).data;
     if (address) return { facts: { title: short.parse(name) }, found: { by: 'jsonLd', text: address }, refused: null };
-    queue.push(...Object.values(node));
+    queue.push(...(Object.values(node) as unknown[]));
   }
   return null;
 }

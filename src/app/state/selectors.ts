@@ -101,10 +101,13 @@ const selectSurroundings = createSelector(
   }),
 );
 
+/** How the code comes about: written anew in a form, or kept as it is in hand. */
+const selectWriting = createSelector([selectForm, selectInHand], (form, hand) => ({ form, hand }));
+
 /** The embed as it stands: plan, code, findings; null while nothing is recognised. */
 export const selectEmbed = createSelector(
-  [selectItem, selectSettings, selectSurroundings, selectForm, selectInHand],
-  (item, settings, surroundings, form, hand): Embed | null => {
+  [selectItem, selectSettings, selectSurroundings, selectWriting],
+  (item, settings, surroundings, { form, hand }): Embed | null => {
     if (!item) return null;
     if (form !== AS_IT_STANDS) return makeEmbed(item, settings, { ...surroundings, form });
     if (hand?.item && canKeep(hand.candidate)) return keepEmbed(hand, item, settings, surroundings);

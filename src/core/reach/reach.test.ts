@@ -28,7 +28,8 @@ describe('whether a site may frame an answer', () => {
     ['two in one header', ['frame-ancestors *, frame-ancestors b.example'], null, 'https://a.example', false],
     ['a policy without the directive, and an option', ["default-src 'self'"], 'DENY', 'https://a.example', false],
     ['a source that is none', ['frame-ancestors ///'], null, 'https://a.example', false],
-  ] as const)('%s', (_, policies, frameOptions, site, allowed) => {
+  ] as const)('%s', (...row) => {
+    const [, policies, frameOptions, site, allowed] = row;
     expect(framingRefusal({ policies, frameOptions }, frame, new URL(site)) === null).toBe(allowed);
   });
 });

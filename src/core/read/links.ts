@@ -111,7 +111,7 @@ function putInOrder(address: string): { code: Repair['code']; address: string } 
   if (missing) return { code: 'questionMissing', address: rejoin(missing[1]!, missing[2]!, fragment) };
   // A fragment with a path of its own is one of an application, not of a place.
   const behind = query === undefined && fragment !== undefined && /^([\w:.=,-]*)\?([\w-]+=.*)$/s.exec(fragment);
-  return behind ? { code: 'fragmentFirst', address: rejoin(path, behind[2]!, behind[1]!) } : undefined;
+  return behind ? { code: 'fragmentFirst', address: rejoin(path, behind[2]!, behind[1]) } : undefined;
 }
 
 function split(text: string, sign: string): [string, string | undefined] {

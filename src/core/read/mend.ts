@@ -16,14 +16,15 @@ const same = (place: number): number => place;
  */
 export function mend(text: string): Mended {
   const escaped = !/<[a-z/!]/i.test(text) && /&(?:amp;)?lt;/i.test(text);
-  let { text: mended, origin } = escaped ? unescape(text) : { text, origin: same };
+  const unescaped = escaped ? unescape(text) : { text, origin: same };
+  let mended = unescaped.text;
   const repairs: Repair[] = escaped ? [{ code: 'escapedCode', was: '&lt;', now: '<' }] : [];
   for (const { repair, applies, apply } of MENDERS)
     if (applies(mended)) {
       mended = apply(mended);
       repairs.push(repair);
     }
-  return { text: mended, repairs, origin };
+  return { text: mended, repairs, origin: unescaped.origin };
 }
 
 interface Mender {

@@ -1,4 +1,8 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { repairsTable } from '../../messages/repairsTable.ts';
+import { REPAIR_CASES } from './repairs.cases.ts';
 import { sayRefusal, sayRepair } from '../../messages/en.ts';
 import { bringIn } from '../pipeline.ts';
 import { book } from '../tests/world.ts';
@@ -50,22 +54,101 @@ describe('what is found, and where', () => {
 });
 
 describe('what is put right, with the sentence that tells it', () => {
-  test.each([
-    ['//media.example/a', 'https://media.example/a', 'an address that began with // was completed'],
-    ['media.example/a', 'https://media.example/a', 'the beginning of the address was missing and was added'],
-    ['lanternreel.localhost:4600/see/k7wq2m9d', LINK, 'the beginning of the address was missing and was added'],
-    ['see media.example/a (really)', 'https://media.example/a', 'the beginning of the address was missing and was added'],
-    ['http://media.example/a?b=1&amp;c=2', 'http://media.example/a?b=1&c=2', '&amp; was written twice over and is & again'],
-    [
-      '<iframe src="http://media.example/\n  a"></iframe>',
-      'http://media.example/  a',
-      'spaces or line breaks in the address were taken out',
-    ],
-    ['<iframe src="http://media.example/a" width="5', 'http://media.example/a', 'the code was cut off before its end'],
-  ])('%j', (text, address, sentence) => {
+  const cases = Object.entries(REPAIR_CASES).flatMap(([code, some]) =>
+    some.map(({ text, address }) => [code, text, address] as const),
+  );
+
+  test.each(cases)('%s: %j', (code, text, address) => {
     const [found] = read(text);
     expect(found!.address).toBe(address);
-    expect(found!.repairs.map(sayRepair)).toContain(sentence);
+    expect(found!.repairs.map((repair) => repair.code)).toContain(code);
+    expect(sayRepair(found!.repairs.find((repair) => repair.code === code)!).length).toBeGreaterThan(20);
+  });
+
+  test('the table in docs is made of these cases', () => {
+    expect(readFileSync(join(import.meta.dirname, '../../../docs/repairs.md'), 'utf8')).toBe(repairsTable());
+  });
+
+  test('a value swallowed by a missing quote is found again', () => {
+    const [found] = read('<iframe src="https://media.example/a width="560" height="315"></iframe>');
+    expect(found!.attributes.map(({ name, value }) => [name, value])).toEqual([
+      ['width', '560'],
+      ['height', '315'],
+    ]);
+  });
+
+  test('what only looks wrong is left alone', () => {
+    for (const text of [
+      'https://media.example/a?u=https://b.example/?x=1',
+      'https://media.example/#/film/1?x=1',
+      'https://media.example/a?b=1#c',
+    ])
+      expect(read(text)[0]).toMatchObject({ address: text, repairs: [] });
+  });
+
+  test('places are those of the text that was brought in', () => {
+    const text = 'so: &lt;iframe src=&quot;https://media.example/a&quot; width=&quot;5&quot;&gt;&lt;/iframe&gt; end';
+    const [found] = read(text);
+    expect(text.slice(...found!.range)).toBe(
+      '&lt;iframe src=&quot;https://media.example/a&quot; width=&quot;5&quot;&gt;&lt;/iframe&gt;',
+    );
+    expect(text.slice(...found!.addressRange!)).toBe('https://media.example/a');
+    expect(text.slice(...found!.attributes[0]!.whole)).toBe('width=&quot;5&quot;');
+  });
+});
+
+describe('kinds of code', () => {
+  test.each([
+    [
+      'a padding wrapper',
+      '<p>x</p><div style="position:relative;padding-bottom:42.55%"><iframe src="https://media.example/a"></iframe></div>',
+      'iframe',
+    ],
+    [
+      'a video element',
+      '<video controls><source src="https://media.example/a.mp4" type="video/mp4"><source src="b.ogv"></video>',
+      'media',
+    ],
+    ['an audio element', '<audio src="https://media.example/a.ogg"></audio>', 'media'],
+    ['a picture', '<img src="https://media.example/a.jpg" alt="x">', 'media'],
+    ['a short code', 'text [gatherfold book="AN1126" spread="2"] text', 'shortcode'],
+    ['Markdown', 'see [the film](https://media.example/a "title") now', 'markdown'],
+    ['a picture in Markdown', '![the film](https://media.example/a.png)', 'markdown'],
+    [
+      'a placeholder with its script',
+      '<div data-fold-book="AN1126"></div>\n<script async src="http://gatherfold.localhost:4600/fold.js"></script>',
+      'script',
+    ],
+    ['a short code that holds a link', '[embed url="https://media.example/a"]', 'link'],
+  ])('%s', (_, text, source) => {
+    const found = read(text);
+    expect(found.map((one) => one.source)).toEqual([source]);
+  });
+
+  test('a wrapper tells the ratio', () => {
+    const ratio = (percent: string): string | undefined =>
+      read(`<div style="padding:${percent}% 0 0 0"><iframe src="https://media.example/a"></iframe></div>`)[0]!.wrapper?.ratio;
+    expect([ratio('56.25'), ratio('75'), ratio('42.55'), ratio('177.78')]).toEqual(['16:9', '4:3', '2.35:1', '9:16']);
+  });
+
+  test('of old object code the sizes are taken over, and the item is that of the share link', () => {
+    const code =
+      '<object width="425" height="344" data="http://frames.lanternreel.localhost:4600/old/k7wq2m9d?from=42"></object>';
+    const { item } = bringIn(code, book)[0]!;
+    expect(item).toMatchObject({ host: 'lanternreel', id: 'k7wq2m9d', settings: { start: 42, width: 425, height: 344 } });
+  });
+
+  test('of media files, start and end are read as Media Fragments', () => {
+    const of = (text: string): object => bringIn(text, book)[0]!.item!.settings;
+    expect(of('https://media.example/a.mp4#t=10,20')).toEqual({ start: 10, end: 20 });
+    expect(of('https://media.example/a.ogg#t=npt:0:10')).toEqual({ start: 10 });
+    expect(of('https://media.example/a.pdf#page=3')).toEqual({ page: 3 });
+    expect(of('<video src="https://media.example/a.mp4" autoplay muted loop></video>')).toEqual({
+      autoplay: 'on',
+      mute: 'on',
+      loop: 'on',
+      controls: 'off',
+    });
   });
 });
 
@@ -90,7 +173,13 @@ describe('what is refused, with the sentence that the publisher sees', () => {
     ['<iframe></iframe>', 'This iframe has no address in src'],
     ['http://', 'is not a web address'],
     ['<object></object>', 'This iframe has no address in src'],
-    ['<script src="https://a.example/b.js"></script>', 'This code loads a script'],
+    [
+      '<script src="https://a.example/b.js"></script>',
+      'This code loads a script from a.example/b.js, of which no host card knows',
+    ],
+    ['<div data-x="1"></div><script src="https://a.example/b.js"></script>', 'This code loads a script from a.example/b.js'],
+    ['[slides id="7"]', 'No host card knows a short code [slides …].'],
+    ['http://airwherry.localhost:4600/station/your-station', '“your-station” is the sample from the instructions of Airwherry'],
     [
       'http://frame.murmurfold.localhost:4600/player?src=https%3A%2F%2Fother.example',
       'This page of Murmurfold cannot be embedded.',

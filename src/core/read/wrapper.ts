@@ -24,7 +24,7 @@ export function findWrapper(text: string, from: number, to: number): { range: Ra
 
 /** `16:9` of 56.25: the simplest whole numbers that come within a tenth of a per cent. */
 function ratioOf(percent: number): string {
-  for (let height = 1; height <= 25; height++) {
+  for (let height = 1; height <= 16; height++) {
     const width = (height * 100) / percent;
     if (Math.round(width) > 0 && Math.abs(width - Math.round(width)) / width < 0.001) return `${Math.round(width)}:${height}`;
   }

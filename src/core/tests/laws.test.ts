@@ -72,6 +72,15 @@ describe('law 1: read never throws', () => {
     ['spaces in an address', `<iframe src="http://a.b/${' '.repeat(2_000_000)}x">`],
     ['many links', 'see http://a.b/c '.repeat(100_000)],
     ['attributes', `<iframe ${'a=1 '.repeat(300_000)}>`],
+    ['nested wrappers', `${'<div style="padding:50% 0 0 0">'.repeat(60_000)}<iframe src="http://a.b/c">`],
+    ['wrapped frames', '<div style="padding:50% 0 0 0"><iframe src="http://a.b/c"></iframe></div>'.repeat(20_000)],
+    ['scripts behind links', '</a><script src=x></script>'.repeat(100_000)],
+    ['short codes', '[a b="'.repeat(400_000)],
+    ['escaped code', '&lt;iframe src=&quot;'.repeat(100_000)],
+    ['curly quotes', '<iframe src=“'.repeat(100_000)],
+    ['braces', '<a ={{={'.repeat(200_000)],
+    ['Markdown', '](http://a.b/c '.repeat(100_000)],
+    ['objects', '<object><param name=movie>'.repeat(80_000)],
   ])('on hostile text: %s', (_, hostile) => {
     expect(read(hostile).length).toBeGreaterThan(0);
   });

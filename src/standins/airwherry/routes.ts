@@ -52,7 +52,7 @@ function server(world: StandInWorld): Router {
         deck,
         media: `/media/${stationOf(item)}.ogg`,
         lines: item.outline,
-      } as AirwherryData);
+      } satisfies AirwherryData);
     });
   return router.use(shareRouter(host, world));
 }

@@ -38,7 +38,7 @@ function server(world: StandInWorld): Router {
     const item = world.items.find((i) => i.id === request.params.code);
     if (request.query.framed !== '1' || !item) return next();
     if (isClosed(item)) return door(response, host, CLOSED);
-    sendPlayer(response, host, { title: item.title, author: item.author, questions: item.outline } as AskmeadowData);
+    sendPlayer(response, host, { title: item.title, author: item.author, questions: item.outline } satisfies AskmeadowData);
   });
   router.get('/ask/:code/mail', (_, response) =>
     door(response, host, { status: 401, words: 'This link was made for one person, and works for nobody else.' }),

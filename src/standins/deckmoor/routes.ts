@@ -31,7 +31,7 @@ function server(world: StandInWorld): Router {
   router.get('/frame/:code', (request, response) => {
     const item = world.items.find((i) => i.id === request.params.code);
     if (!item) return door(response, host, { status: 404, words: 'No slides lie here' });
-    sendPlayer(response, host, { title: item.title, author: item.author, slides: item.outline } as DeckmoorData);
+    sendPlayer(response, host, { title: item.title, author: item.author, slides: item.outline } satisfies DeckmoorData);
   });
   return router.use(shareRouter(host, world));
 }

@@ -86,7 +86,7 @@ function players(world: StandInWorld): Router {
       number: i.number ?? 0,
       media: `/media/${fileName(i)}.ogg`,
     }));
-    sendPlayer(response, host, { title: item.title, show: show.title, episodes } as EarbrookData);
+    sendPlayer(response, host, { title: item.title, show: show.title, episodes } satisfies EarbrookData);
   });
   return router;
 }

@@ -36,7 +36,7 @@ function server(world: StandInWorld): Router {
   router.get('/frame/:code', (request, response) => {
     const item = world.items.find((i) => i.id === request.params.code);
     if (!item) return door(response, host, { status: 404, words: 'No booklet is gathered here' });
-    sendPlayer(response, host, { title: item.title, author: item.author, pages: item.outline } as GatherfoldData);
+    sendPlayer(response, host, { title: item.title, author: item.author, pages: item.outline } satisfies GatherfoldData);
   });
   /** One page as a picture; heavy on purpose, since the real ones are. */
   router.get('/leaf/:code/:page.svg', (request, response) => {

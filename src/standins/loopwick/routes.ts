@@ -40,7 +40,7 @@ function server(world: StandInWorld): Router {
   router.get('/f/:code', (request, response) => {
     const item = world.items.find((i) => i.id === request.params.code);
     if (!item) return door(response, host, { status: 404, words: 'No wick burns here' });
-    sendPlayer(response, host, { title: item.title, media: `/media/${item.id}.webm` } as LoopwickData);
+    sendPlayer(response, host, { title: item.title, media: `/media/${item.id}.webm` } satisfies LoopwickData);
   });
   router.get('/m/:file', (request, response) => response.redirect(302, `/media/${encodeURIComponent(request.params.file)}`));
   return router.use(shareRouter(host, world));

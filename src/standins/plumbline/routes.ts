@@ -68,7 +68,7 @@ function players(world: StandInWorld): Router {
       maker: item.author,
       media: `/media/${fileName(item)}.webm`,
       ratio: item.ratio ?? '16:9',
-    } as PlumblineData);
+    } satisfies PlumblineData);
   });
   return router;
 }

@@ -74,7 +74,7 @@ export function door(
 }
 
 /** The player page, with the data that its script reads. */
-export function sendPlayer(response: Response, { id }: Pick<Host, 'id'>, data: { title: string }): void {
+export function sendPlayer<Data extends { title: string }>(response: Response, { id }: Pick<Host, 'id'>, data: Data): void {
   response.send(framePage({ id, title: data.title, data: asJson(data) }));
 }
 

@@ -56,7 +56,7 @@ function server(world: StandInWorld): Router {
     if (!Number.isFinite(lat) || !Number.isFinite(lon))
       return door(response, host, { status: 404, words: 'This place is on no map' });
     const places = world.items.flatMap(({ title, place: spot }) => (spot ? [{ title, ...spot }] : []));
-    sendPlayer(response, host, { title: item?.title ?? `${lat}, ${lon}`, lat: lat!, lon: lon!, places } as WaymossData);
+    sendPlayer(response, host, { title: item?.title ?? `${lat}, ${lon}`, lat: lat!, lon: lon!, places } satisfies WaymossData);
   });
   return router.use(shareRouter(host, world));
 }

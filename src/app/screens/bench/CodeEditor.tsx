@@ -1,8 +1,11 @@
 import { defaultKeymap } from '@codemirror/commands';
 import { html } from '@codemirror/lang-html';
+import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
-import { Annotation, EditorState, RangeSetBuilder, StateEffect, StateField, Transaction } from '@codemirror/state';
+import type { Transaction } from '@codemirror/state';
+import { Annotation, EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
+import { tags } from '@lezer/highlight';
 import { useEffect, useRef, type ReactElement } from 'react';
 import type { Mark } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
@@ -20,6 +23,13 @@ export interface CodeEditorProps {
   redo: () => void;
   left: () => void;
 }
+
+/** What belongs to the markup is quiet, what is said in it is ink. */
+const ink = HighlightStyle.define([
+  { tag: [tags.tagName, tags.attributeValue, tags.string], color: 'var(--ink)' },
+  { tag: [tags.attributeName, tags.angleBracket, tags.definitionOperator], color: 'var(--quiet)' },
+  { tag: tags.comment, color: 'var(--quiet)', fontStyle: 'italic' },
+]);
 
 /** A change that came from outside is no edit of the publisher's. */
 const fromOutside = Annotation.define<boolean>();
@@ -127,6 +137,7 @@ function stateFor(latest: { current: CodeEditorProps }): EditorState {
       ]),
       EditorView.lineWrapping,
       html(),
+      syntaxHighlighting(ink),
       marks,
       EditorView.contentAttributes.of({ 'aria-label': 'The code', spellcheck: 'false' }),
       EditorView.updateListener.of(({ docChanged, transactions, state }) => {
@@ -145,5 +156,3 @@ function stateFor(latest: { current: CodeEditorProps }): EditorState {
     ],
   });
 }
-
-export default CodeEditor;

@@ -16,7 +16,7 @@ import { useCommand } from '../../ui/useCommand.ts';
 import { BeforeAndAfter } from './BeforeAndAfter.tsx';
 import { troublesOf } from './codeTroubles.ts';
 
-const CodeEditor = lazy(() => import('./CodeEditor.tsx'));
+const CodeEditor = lazy(() => import('./CodeEditor.tsx').then((module) => ({ default: module.CodeEditor })));
 
 const COPY_WORDS = {
   no: 'Copy the code',

@@ -43,5 +43,3 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactEle
     </div>
   );
 }
-
-export default HostBook;

@@ -22,11 +22,7 @@ export function Turning({ text, words, host }: { text: string; words: string; ho
         ⟶
       </span>
       <span className="turning-frame">
-        {item ? (
-          <Marked text={item.frame ?? 'script code: the host has no frame'} parts={ids} />
-        ) : (
-          <em>{sayRefusal(refusal!)}</em>
-        )}
+        {item ? <Marked text={item.frame ?? 'script code: the host has no frame'} parts={ids} /> : <em>{sayRefusal(refusal)}</em>}
         {item && item.host !== host && (
           <em>
             {item.host === null ? ' no card knows it' : ' another card takes it: '}
