@@ -1,15 +1,21 @@
 import { ThemeProvider } from '@mui/material/styles';
-import { useEffect, useMemo, type ReactElement } from 'react';
+import { Suspense, useEffect, useMemo, type ReactElement } from 'react';
 import { Outlet } from 'react-router';
 import { useAppSelector } from './state/store.ts';
 import { Banner } from './ui/Banner.tsx';
-import { Shortcuts } from './ui/Shortcuts.tsx';
+import { lazily } from './ui/lazily.ts';
 import { Spine } from './ui/Spine.tsx';
 import { makeTheme } from './ui/theme.ts';
+
+const Shortcuts = lazily(
+  () => import('./ui/Shortcuts.tsx').then((module) => module.Shortcuts),
+  () => null,
+);
 
 /** What stands around every screen. */
 export function House(): ReactElement {
   const glass = useAppSelector((state) => state.view.theme);
+  const shortcuts = useAppSelector((state) => state.view.shortcuts);
   const theme = useMemo(() => makeTheme(glass), [glass]);
   useEffect(() => {
     document.documentElement.dataset.glass = glass;
@@ -22,7 +28,11 @@ export function House(): ReactElement {
         <main className="screen">
           <Outlet />
         </main>
-        <Shortcuts />
+        {shortcuts && (
+          <Suspense fallback={null}>
+            <Shortcuts />
+          </Suspense>
+        )}
       </div>
     </ThemeProvider>
   );

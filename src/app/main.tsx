@@ -5,11 +5,12 @@ import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { RouterProvider } from 'react-router/dom';
+import { BrowserRouter } from 'react-router';
 import { listenForShortcuts } from './commands/shortcuts.ts';
-import { router } from './routes.tsx';
+import { Screens } from './routes.tsx';
 import { startAutosave } from './state/autosave.ts';
 import { readOwn } from './state/ownCards.ts';
+import { Unbroken } from './ui/Unbroken.tsx';
 import { makeStore } from './state/store.ts';
 import { storageFound, themeChosen } from './state/view.ts';
 import { loadWorld } from './state/world.ts';
@@ -31,7 +32,11 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]'
 createRoot(document.querySelector('#application')!).render(
   <CacheProvider value={createCache({ key: 'pane', nonce })}>
     <Provider store={store}>
-      <RouterProvider router={router} />
+      <Unbroken>
+        <BrowserRouter>
+          <Screens />
+        </BrowserRouter>
+      </Unbroken>
     </Provider>
   </CacheProvider>,
 );

@@ -1,30 +1,26 @@
-import { lazy, Suspense } from 'react';
-import { createBrowserRouter } from 'react-router';
+import { Suspense, type ReactElement } from 'react';
+import { Route, Routes } from 'react-router';
 import { House } from './House.tsx';
 import { Bench } from './screens/bench/Bench.tsx';
-import { Shelf } from './screens/shelf/Shelf.tsx';
+import { lazily } from './ui/lazily.ts';
+import { NotLoaded } from './ui/NotLoaded.tsx';
 
-/** Loaded when it is first opened: the Bench has no need of it. */
-const HostBook = lazy(() => import('./screens/hosts/HostBook.tsx').then((module) => ({ default: module.HostBook })));
-const book = (part: 'grid' | 'card' | 'edit') => (
-  <Suspense fallback={null}>
-    <HostBook part={part} />
-  </Suspense>
-);
+/** Loaded when they are first opened: the Bench has no need of them. */
+const HostBook = lazily(() => import('./screens/hosts/HostBook.tsx').then((module) => module.HostBook), NotLoaded);
+const Shelf = lazily(() => import('./screens/shelf/Shelf.tsx').then((module) => module.Shelf), NotLoaded);
+const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
 /** Every view has an address of its own. */
-export const router = createBrowserRouter([
-  {
-    path: '/',
-    element: <House />,
-    children: [
-      { index: true, element: <Bench /> },
-      { path: 'bench/:id', element: <Bench /> },
-      { path: 'shelf', element: <Shelf /> },
-      { path: 'hosts', element: book('grid') },
-      { path: 'hosts/:id', element: book('card') },
-      { path: 'hosts/:id/edit', element: book('edit') },
-      { path: '*', element: <Bench /> },
-    ],
-  },
-]);
+export const Screens = (): ReactElement => (
+  <Routes>
+    <Route path="/" element={<House />}>
+      <Route index element={<Bench />} />
+      <Route path="bench/:id" element={<Bench />} />
+      <Route path="shelf" element={shown(<Shelf />)} />
+      <Route path="hosts" element={shown(<HostBook part="grid" />)} />
+      <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
+      <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />
+      <Route path="*" element={<Bench />} />
+    </Route>
+  </Routes>
+);

@@ -1,7 +1,6 @@
 import { Button } from '@mui/material';
-import { lazy, Suspense, useMemo, useState, type ReactElement } from 'react';
+import { Suspense, useMemo, useState, type ReactElement } from 'react';
 import { AS_IT_STANDS, canKeep } from '../../../core/live/keep.ts';
-import type { Code } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
 import type { SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
@@ -12,11 +11,25 @@ import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, und
 import { selectEmbed, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
+import { lazily } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
-import { BeforeAndAfter } from './BeforeAndAfter.tsx';
 import { troublesOf } from './codeTroubles.ts';
 
-const CodeEditor = lazy(() => import('./CodeEditor.tsx').then((module) => ({ default: module.CodeEditor })));
+const CodeEditor = lazily(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor), PlainCode);
+
+const BeforeAndAfter = lazily(
+  () => import('./BeforeAndAfter.tsx').then((module) => module.BeforeAndAfter),
+  () => null,
+);
+
+/** The code until the editor is there, or where it cannot be loaded. */
+function PlainCode({ text }: { text: string }): ReactElement {
+  return (
+    <pre className="code-text" tabIndex={0} aria-label="The code">
+      <code>{text}</code>
+    </pre>
+  );
+}
 
 const COPY_WORDS = {
   no: 'Copy the code',
@@ -48,7 +61,11 @@ export function CodePane(): ReactElement {
           Before and after
         </button>
       </div>
-      {comparing && <BeforeAndAfter close={() => setComparing(false)} />}
+      {comparing && (
+        <Suspense fallback={null}>
+          <BeforeAndAfter close={() => setComparing(false)} />
+        </Suspense>
+      )}
     </section>
   );
 }
@@ -96,7 +113,7 @@ function Editor({ embed }: { embed: Embed }): ReactElement {
     else dispatch(codeEdited({ code, changes: unsaid(embed, changes) }));
   };
   return (
-    <Suspense fallback={<PlainCode code={embed.code} />}>
+    <Suspense fallback={<PlainCode text={embed.code.text} />}>
       <CodeEditor
         text={embed.code.text}
         map={embed.code.map}
@@ -120,13 +137,6 @@ function unsaid({ plan }: Embed, changes: SettingsFix): SettingsFix {
   );
   return Object.fromEntries(Object.entries(changes).filter(([id]) => silent.has(id as never)));
 }
-
-/** The code until the editor is there. */
-const PlainCode = ({ code }: { code: Code }): ReactElement => (
-  <pre className="code-text" tabIndex={0}>
-    <code>{code.text}</code>
-  </pre>
-);
 
 /** What is pointed at, in words; otherwise what this form of code leaves out. */
 function Explanation({ embed }: { embed: Embed }): ReactElement | null {
