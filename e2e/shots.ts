@@ -60,12 +60,62 @@ async function makeDocument(page: Page, host: (name: string) => string): Promise
   await waitForText(page, 'page 5 is open');
 }
 
+async function makeSlides(page: Page, host: (name: string) => string): Promise<void> {
+  await bringIn(page, `${host('deckmoor')}/deck/rest2401/7?lent=card`);
+  await waitForText(page, 'Restoration in twenty-four slides');
+  await choose(page, 'waits for a press', 'Autoplay', 'on');
+  await type(page, 'turned by hand', 'Interval', '8s');
+  await choose(page, 'moves as usual', 'Movement', 'Fixed path');
+  await waitForText(page, 'slide 7 is open');
+}
+
+async function makeAlbum(page: Page, host: (name: string) => string): Promise<void> {
+  const photo = `${host('albumfen')}/by/saltings-bakehouse/5550124/in/album-204118`;
+  await bringIn(
+    page,
+    `<a data-fen-album="204118" data-fen-head="0" href="${photo}"><img src="${host('albumfen')}/covers/5550124.webp" alt="The long table"></a>\n<script async src="${host('albumfen')}/fen.js"></script>`,
+  );
+  await waitForText(page, 'no header');
+  await choose(page, 'usual picture size', 'Size of pictures', '1080 px');
+}
+
+async function makeUnknown(page: Page, host: (name: string) => string): Promise<void> {
+  await bringIn(page, `<iframe src=“${host('postern')}/player/sea-wall?skin=dark?lap=3” width=“900” height=“420”></iframe>`);
+  await waitForText(page, 'Its own parameters');
+  await waitForText(page, 'A walk along the sea wall', 3000).catch(() => undefined);
+}
+
+async function makeComparison(page: Page, host: (name: string) => string): Promise<void> {
+  await bringIn(
+    page,
+    `<object width="425" height="344" data="${host('frames.lanternreel')}/old/f3rryday?from=9&amp;glow=1&amp;ref=mail"></object>`,
+  );
+  await waitForText(page, 'The ferry at first light');
+  await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
+  await type(page, 'begins at 0:09', 'Start time', '0:31');
+  await choose(page, 'one width', 'Width', 'Fill the column');
+  await press(page, 'button', 'Before and after');
+  await waitForText(page, 'In words');
+}
+
+async function openBook(page: Page, path: string, words: string): Promise<void> {
+  await page.goto(new URL(path, page.url()).href);
+  await waitForText(page, words);
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'bench', prepare: makeVideo },
   { name: 'bench-night', night: true, prepare: makeVideo },
   { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
   { name: 'bench-in-part', prepare: makeTrouble },
   { name: 'bench-document', prepare: makeDocument },
+  { name: 'bench-slideshow', prepare: makeSlides },
+  { name: 'bench-album', prepare: makeAlbum },
+  { name: 'bench-unknown', prepare: makeUnknown },
+  { name: 'before-after', prepare: makeComparison },
+  { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
+  { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
+  { name: 'hosts-night', night: true, prepare: (page) => openBook(page, '/hosts/gatherfold', 'From link to frame') },
   { name: 'shelf', prepare: makeSeveral },
   { name: 'shelf-night', night: true, prepare: makeSeveral },
 ];

@@ -105,3 +105,30 @@ describe('hosts', () => {
     expect(stderr).toContain('broken.json, at id');
   });
 });
+
+describe('check', () => {
+  const page = `<p>Text</p><iframe width="900" height="500" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?auto=1"></iframe>
+<iframe src="javascript:alert(1)"></iframe>`;
+
+  test('tells what would go wrong with each embed of a page, as it stands', () => {
+    const { status, stdout } = cli(['check', '-'], page);
+    expect(status).toBe(1);
+    expect(stdout).toContain('lanternreel · video · k7wq2m9d');
+    expect(stdout).toContain('It is to start by itself with sound.');
+    expect(stdout).toContain('begins with javascript: could run code');
+  });
+
+  test('--json gives the findings as data, with their places in the page', () => {
+    const found = JSON.parse(cli(['check', '--json', '-'], page).stdout) as {
+      findings: { code: string; place: [number, number] | null }[];
+    }[];
+    const [first] = found;
+    const loud = first!.findings.find(({ code }) => code === 'autoplayUnmuted')!;
+    expect(page.slice(...loud.place!)).toBe('auto=1');
+  });
+
+  test('of code in order has nothing to say, and exits with 0', () => {
+    const code = `<iframe title="Sluice" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d" style="width:100%;aspect-ratio:16/9"></iframe>`;
+    expect(cli(['check', code])).toMatchObject({ status: 0 });
+  });
+});
