@@ -23,7 +23,7 @@ describe.each([
   ['day', 390],
   ['night', 390],
 ] as const)('%s glass, %d px wide', (glass, width) => {
-  test('axe finds nothing on the Bench, its editors, and the Shelf', async () => {
+  test('axe finds nothing on the Bench, its editors, the Shelf, and the Host book', async () => {
     const { context, page } = await newVisitor(world.browser, { width, height: 800 });
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
@@ -39,8 +39,23 @@ describe.each([
     await openToken(page, 'begins at 0:09', 'Start time');
     expect(await findings(page)).toEqual([]);
     await page.keyboard.press('Escape');
+    await page.waitForSelector('.cm-content');
+    await press(page, 'button', 'Before and after');
+    await waitForText(page, 'In words');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Close');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     await press(page, 'link', 'Shelf');
     await find(page, 'button', 'Remove The ferry at first light');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'link', 'Hosts');
+    await find(page, 'region', 'All hosts against all settings');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'link', 'Lanternreel');
+    await find(page, 'button', 'Copy as my own');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Copy as my own');
+    await find(page, 'textbox', 'The card as JSON');
     expect(await findings(page)).toEqual([]);
     await context.close();
   });

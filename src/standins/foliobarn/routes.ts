@@ -1,14 +1,14 @@
 import { Router } from 'express';
 import { fileName, serveMedia } from '../shared/media.ts';
 import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
+import { door, sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
 
 const folder = import.meta.dirname;
-const sharePage = template(folder, 'share.html');
 const framePage = template(folder, 'frame.html');
-const doorPage = template(folder, 'door.html');
+const NAME = 'Foliobarn';
 
 /** Foliobarn: documents, which stand in frames only once they are released. */
 export const foliobarn: StandIn = { id: 'foliobarn', routers: (world) => ({ 'foliobarn.localhost': router(world) }) };
@@ -21,28 +21,26 @@ function router(world: StandInWorld): Router {
   routes.get('/d/:code/released', (request, response) => {
     const item = find(request.params.code);
     if (!item?.released) {
-      response.status(item ? 403 : 404).set('X-Frame-Options', 'DENY');
-      return void response.send(
-        doorPage({ words: item ? 'This document is not released. Its owner can release it.' : 'No such document' }),
-      );
+      response.set('X-Frame-Options', 'DENY');
+      const words = item ? 'This document is not released. Its owner can release it.' : 'No such document';
+      return door(response, { name: NAME }, { status: item ? 403 : 404, words });
     }
     if (request.query.frame === 'yes')
       return void response.send(
         framePage({ title: item.title, data: asJson({ title: item.title, leaves: item.outline, author: item.author }) }),
       );
-    response.set('X-Frame-Options', 'DENY').send(sharePage(shareView(item, world)));
+    response.set('X-Frame-Options', 'DENY');
+    sendShare(response, NAME, shareView(item, world));
   });
   routes.get('/d/:code/view', (request, response) => {
     const item = find(request.params.code);
     response.set('X-Frame-Options', 'DENY');
-    if (!item) return void response.status(404).send(doorPage({ words: 'No such document' }));
-    response.send(sharePage(shareView(item, world)));
+    if (!item) return door(response, { name: NAME }, { status: 404, words: 'No such document' });
+    sendShare(response, NAME, shareView(item, world));
   });
   routes.get(['/d/:code/edit', '/d/:code/send'], (_, response) => {
-    response
-      .status(401)
-      .set('X-Frame-Options', 'DENY')
-      .send(doorPage({ words: 'Sign in to work on this document.' }));
+    response.set('X-Frame-Options', 'DENY');
+    door(response, { name: NAME }, { status: 401, words: 'Sign in to work on this document.' });
   });
   return routes;
 }
@@ -52,9 +50,10 @@ const released = ({ id }: DemoItem, { port }: StandInWorld): string => `${addres
 /** The host's own code comes without a size, so browsers show it at 300 by 150. */
 const codeFor = (item: DemoItem, world: StandInWorld): string => `<iframe src="${released(item, world)}?frame=yes"></iframe>`;
 
-function shareView(item: DemoItem, world: StandInWorld): object {
-  const page = released(item, world);
-  return { ...item, page, code: codeFor(item, world), found: encodeURIComponent(page) };
+/** Only what is released has code to give. */
+function shareView(item: DemoItem, world: StandInWorld): { page: string; [field: string]: unknown } {
+  const words = item.released ? '' : 'Not released: only its makers can read it.';
+  return { ...item, page: released(item, world), code: item.released ? codeFor(item, world) : '', words };
 }
 
 function answerFor(url: string, world: StandInWorld): OEmbedAnswer | null {

@@ -1,14 +1,13 @@
 import { Router, type Response } from 'express';
 import { fileName, serveMedia } from '../shared/media.ts';
 import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
+import { door, sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
 
 const folder = import.meta.dirname;
-const sharePage = template(folder, 'share.html');
 const playerPage = template(folder, 'player.html');
-const gonePage = template(folder, 'gone.html');
 
 /** Lanternreel: video, upright clips, playlists and live pictures. */
 export const lanternreel: StandIn = {
@@ -25,7 +24,8 @@ export const lanternreel: StandIn = {
 const pathOf = ({ kind, scope, ratio, id }: DemoItem): string =>
   scope === 'collection' ? `/run/${id}` : kind === 'live' ? `/onair/${id}` : ratio === '9:16' ? `/upright/${id}` : `/see/${id}`;
 
-const gone = (response: Response, status: number, words: string): void => void response.status(status).send(gonePage({ words }));
+const NAME = 'Lanternreel';
+const gone = (response: Response, status: number, words: string): void => door(response, { name: NAME }, { status, words });
 
 function shareRouter(world: StandInWorld): Router {
   const router = Router();
@@ -36,11 +36,8 @@ function shareRouter(world: StandInWorld): Router {
     if (!item) return gone(response, 404, 'No such reel');
     const page = addressOf('lanternreel', world.port) + pathOf(item);
     // Share pages are for visitors, not for frames; the frame domain is.
-    response
-      .set('X-Frame-Options', 'DENY')
-      .send(
-        sharePage({ ...item, page, frame: frameOf(item, world), code: codeFor(item, world), found: encodeURIComponent(page) }),
-      );
+    response.set('X-Frame-Options', 'DENY');
+    sendShare(response, NAME, { ...item, page, frame: frameOf(item, world), code: codeFor(item, world) });
   });
   return router;
 }

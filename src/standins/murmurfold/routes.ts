@@ -1,12 +1,12 @@
 import { Router } from 'express';
 import { fileName, serveMedia } from '../shared/media.ts';
 import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
+import { sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
 
 const folder = import.meta.dirname;
-const sharePage = template(folder, 'share.html');
 const playerPage = template(folder, 'player.html');
 
 /** Murmurfold: sound recordings and collections of them. */
@@ -33,9 +33,7 @@ function shareRouter(world: StandInWorld): Router {
     response.set('Content-Security-Policy', "frame-ancestors 'none'");
     if (!item) return void response.status(404).type('text').send('Nothing sounds here');
     const page = addressOf('murmurfold', world.port) + pathOf(item);
-    response.send(
-      sharePage({ ...item, page, frame: frameOf(item, world), code: codeFor(item, world), found: encodeURIComponent(page) }),
-    );
+    sendShare(response, 'Murmurfold', { ...item, page, frame: frameOf(item, world), code: codeFor(item, world) });
   });
   return router;
 }

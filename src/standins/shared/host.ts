@@ -1,5 +1,4 @@
 import { Router, type Request, type Response } from 'express';
-import { join } from 'node:path';
 import { addressOf, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
 import { fileName, serveMedia } from './media.ts';
@@ -34,7 +33,7 @@ export interface Host {
 /** Media, oEmbed and share pages; the pages may not be framed, since frames have addresses of their own. */
 export function shareRouter(host: Host, world: StandInWorld): Router {
   const router = Router();
-  serveLooks(router, host);
+  serveMedia(router, host.folder);
   serveOEmbed(router, (url) => {
     const item = URL.canParse(url) ? host.find(new URL(url).pathname, world) : undefined;
     return item ? answerFor(host, item, world) : null;
@@ -47,7 +46,7 @@ export function shareRouter(host: Host, world: StandInWorld): Router {
     if (closed) return door(response, host, closed);
     const page = addressOf(host.id, world.port) + host.pathOf(item);
     const [frame, code] = [host.frameOf(item, world), host.codeOf(item, world)];
-    response.send(sharePage({ ...item, house: host.name, page, frame, code, found: encodeURIComponent(page) }));
+    sendShare(response, host.name, { ...item, page, frame, code });
   });
   return router;
 }
@@ -55,13 +54,13 @@ export function shareRouter(host: Host, world: StandInWorld): Router {
 /** A router for players alone. */
 export function frameRouter(host: Host): Router {
   const router = Router();
-  serveLooks(router, host);
+  serveMedia(router, host.folder);
   return router;
 }
 
-function serveLooks(router: Router, { folder }: Host): void {
-  serveMedia(router, folder);
-  router.get('/share.css', (_, response) => response.sendFile(join(here, 'share.css')));
+/** A share page: the player, title and maker, and the share box where there is code to give. */
+export function sendShare(response: Response, house: string, view: { page: string; [field: string]: unknown }): void {
+  response.send(sharePage({ ...view, house, found: encodeURIComponent(view.page) }));
 }
 
 /** A page that says why there is no more to see. */

@@ -15,5 +15,6 @@ export function serveMedia(router: Router, folder: string): void {
       setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*'),
     }),
   );
+  router.get('/share.css', (_, response) => response.sendFile(join(import.meta.dirname, 'share.css')));
   router.get('/look.css', (_, response) => response.sendFile(join(folder, 'look.css')));
 }

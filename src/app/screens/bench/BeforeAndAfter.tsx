@@ -1,6 +1,7 @@
 import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
 import type { ReactElement } from 'react';
 import type { Difference } from '../../../core/live/compare.ts';
+import { settingOf } from '../../../core/settings/list.ts';
 import { sayDifference } from '../../../messages/en.ts';
 import { selectComparison, selectEmbed, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -42,7 +43,7 @@ export function BeforeAndAfter({ close }: { close: () => void }): ReactElement {
               {rows.map((row, i) => (
                 <tr key={`${row.what} ${row.name} ${i}`} data-change={changeOf(row)}>
                   <th scope="row">
-                    {row.name} <small>{WHAT[row.what]}</small>
+                    {row.setting ? settingOf(row.setting.id).label : row.name} <small>{WHAT[row.what]}</small>
                   </th>
                   <td>{row.before === null ? <i>not said</i> : <code>{row.before || '“”'}</code>}</td>
                   <td>{row.after === null ? <i>not said</i> : <code>{row.after || '“”'}</code>}</td>

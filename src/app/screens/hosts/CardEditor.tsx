@@ -41,17 +41,19 @@ export function CardEditor({ card }: { card: HostCard }): ReactElement {
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <ul id="card-problems" className="card-problems" role="status">
-        {problems.slice(0, 20).map((problem, i) => (
-          <li key={i}>
-            <button type="button" className="inline-remedy" onClick={() => show(problem.at, problem.length)}>
-              line {problem.line}
-            </button>{' '}
-            {sayCardProblem({ ...problem, file: 'The card' })}
-          </li>
-        ))}
-        {right && <li className="holds">The card is right.</li>}
-      </ul>
+      <div id="card-problems" role="status">
+        <ul className="card-problems">
+          {problems.slice(0, 20).map((problem, i) => (
+            <li key={i}>
+              <button type="button" className="inline-remedy" onClick={() => show(problem.at, problem.length)}>
+                line {problem.line}
+              </button>{' '}
+              {sayCardProblem({ ...problem, file: 'The card' })}
+            </li>
+          ))}
+        </ul>
+        {right && <p>The card is right.</p>}
+      </div>
       <div className="editor-ends">
         <Button onClick={() => void navigate(`/hosts/${card.id}`)}>Leave it as it was</Button>
         <Button variant="contained" disabled={!right} onClick={() => void keep()}>

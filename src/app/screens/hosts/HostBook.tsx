@@ -22,10 +22,10 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactEle
           All hosts, all settings
         </NavLink>
         <ul>
-          {cards.map(({ id: cardId, name, updated }) => (
+          {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>
               <NavLink to={`/hosts/${cardId}`}>
-                {name} <small>{own.some((one) => one.id === cardId) ? 'your own' : updated}</small>
+                {name} <small>{own.some((one) => one.id === cardId) && 'your own'}</small>
               </NavLink>
             </li>
           ))}
