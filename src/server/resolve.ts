@@ -32,7 +32,7 @@ export interface Resolved {
 const PAGE: Limits = { types: ['text/html', 'application/xhtml+xml'], size: 2_000_000, time: 8000 };
 const JSON_ANSWER: Limits = { types: ['application/json', 'text/json'], size: 256 * 1024, time: 5000 };
 const XML_ANSWER: Limits = { types: ['text/xml', 'application/xml'], size: 256 * 1024, time: 5000 };
-/** Longer code than this is no embed code. */
+/** Code longer than this embeds nothing in earnest. */
 const LONGEST_CODE = 20_000;
 
 /**

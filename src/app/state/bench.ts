@@ -14,7 +14,7 @@ export interface BenchState {
   touched: boolean;
 }
 
-/** Id of the Bench before anything was opened on it; no embed is ever kept under it. */
+/** Id of the Bench before anything was opened on it; nothing is ever kept under it. */
 export const NOTHING_OPENED = 'new';
 const LONGEST_PAST = 200;
 

@@ -64,7 +64,7 @@ export interface Candidate {
   attributes: readonly PlacedAttribute[];
   /** The attribute that holds the address. */
   holder?: PlacedAttribute;
-  /** Name of that element, or of the short code. */
+  /** What that element is called, likewise of the short code. */
   element?: string;
   /** The start tag of that element. */
   tag?: Range;

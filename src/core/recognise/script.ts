@@ -63,10 +63,13 @@ function readIdentity(
       const address = parseUrl(value) && splitAddress(value);
       const link = address && matchLink(address, book);
       if (!link || 'refusal' in link || link.form.target !== target) return null;
+      if (Object.entries(link.captures).some(([name, held]) => (values[name] ?? held) !== held)) return null;
       Object.assign(values, link.captures);
       unknown = readParameters(link.form, link.captures, address).unknown;
-    } else if (capture !== undefined) values[capture] = value;
-    else if (value !== template) return null;
+    } else if (capture !== undefined) {
+      if ((values[capture] ?? value) !== value) return null;
+      values[capture] = value;
+    } else if (value !== template) return null;
   }
   for (const name of target.target.id) if (values[name] === undefined) return null;
   for (const name in values) if (card.shapes.get(name)?.test(values[name]!) === false) return null;

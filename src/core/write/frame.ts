@@ -36,7 +36,7 @@ export function frameStyle({ item, plan }: WriteInput, sizing: readonly Piece[])
   return style;
 }
 
-/** Attributes that name the element or bind it, and those that were kept. */
+/** Attributes that name and bind it, and those that were kept. */
 export function frameAttributes({ item, plan }: WriteInput, written: readonly TreeAttribute[]): TreeAttribute[] {
   const attributes: TreeAttribute[] = [];
   const put = (name: string, value: SettingValue | undefined, origin: Origin): void => {
