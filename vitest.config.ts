@@ -3,7 +3,15 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node', testTimeout: 20_000 } },
+      {
+        test: {
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'demo/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 20_000,
+          env: { ASK: 'standins' },
+        },
+      },
       {
         test: {
           name: 'e2e',
