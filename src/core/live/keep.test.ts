@@ -22,6 +22,12 @@ describe('settings laid into code as it stands', () => {
       `<IFRAME  src='${FRAME}?zz=1&amp;from=42&amp;hush=1'\n width=560 data-x></iframe>`,
     ],
     [
+      'as many parameters as go',
+      `<iframe src="${FILM}?play=1&amp;qq"></iframe>`,
+      { autoplay: 'off', mute: 'on' },
+      `<iframe src="${FILM}?qq&amp;quiet=1"></iframe>`,
+    ],
+    [
       'ampersands as this text writes them',
       `<iframe src="${FRAME}?a=1&b=2"></iframe>`,
       { mute: 'on' },

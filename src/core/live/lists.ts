@@ -50,9 +50,8 @@ export function rewriteTail(
     for (const [key, slot] of changes)
       if (slot && key.startsWith(`${place}:`) && !kept.some((p) => p.key === key))
         texts.push({ part: null, span: { text: spell(slot.text!), origin: slot.origin } });
-    const untouched = texts.length === kept.length;
     texts.forEach(({ part, span }, i) => {
-      const before = i === 0 ? (part && untouched ? part.joint : sign) : part && part.joint !== sign ? part.joint : joint;
+      const before = i === 0 ? (part && part === kept[0] ? part.joint : sign) : part && part.joint !== sign ? part.joint : joint;
       // A sign with nothing behind it is taken up by what is put in next.
       const taken = part === null && texts[i - 1]?.part?.text === '';
       spans.push({ text: taken ? '' : before }, span);
