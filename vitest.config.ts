@@ -8,7 +8,7 @@ export default defineConfig({
           name: 'unit',
           include: ['src/**/*.test.ts', 'demo/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 20_000,
+          testTimeout: 60_000,
           env: { ASK: 'standins' },
         },
       },

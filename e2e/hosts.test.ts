@@ -19,7 +19,7 @@ interface Flow {
   item: string;
   title: string;
   settings: (page: Page) => Promise<void>;
-  observe: (site: Site, code: string) => Promise<void>;
+  observe: (site: Site) => Promise<void>;
 }
 
 /** Presses something within the player. */
@@ -60,13 +60,12 @@ const FLOWS: readonly Flow[] = [
       await type(page, 'usual colour', 'Accent colour', '#2f6f7e');
       await choose(page, 'title as usual', 'Title shown', 'off');
     },
-    observe: async (site, code) => {
+    observe: async (site) => {
       const began = await site.until((r) => (r.plumb as Report | undefined)?.line === 'falling');
       expect(began.plumb).toMatchObject({ quiet: true, tint: '#2f6f7e', heading: false, maker: true });
       expect(Math.abs(Number((began.plumb as Report).sec) - 12)).toBeLessThan(1.5);
       await ask(site, { plumbAsk: { please: 'sway', to: 58.5 } });
       await site.until((r) => (r.plumb as Report | undefined)?.line === 'rewound');
-      expect(code).toContain('aspect-ratio:');
     },
   },
   {
@@ -282,7 +281,7 @@ describe('from any link of a host to a page that behaves', () => {
     const code = await copyCode(page);
     await context.close();
     const site = await publish(world.browser, code);
-    await observe(site, code);
+    await observe(site);
     await site.close();
   });
 });

@@ -78,7 +78,7 @@ export async function guardedFetch(address: string, guard: Guard, limits: Limits
       const seconds = (performance.now() - began) / 1000;
       return { ...(await take(answer, limits, signal)), url, redirects, seconds };
     }
-    await discard(answer);
+    discard(answer);
     redirects.push(answer.statusCode);
     if (redirects.length > MOST_REDIRECTS) throw new Refused('redirects');
     if (!URL.canParse(location, url)) throw new Refused('noAnswer', 'a redirect to nowhere');
@@ -160,10 +160,9 @@ function asRefused(error: unknown, signal: AbortSignal): Refused {
   return new Refused('noAnswer', error instanceof Error ? error.message : String(error));
 }
 
-async function discard({ body }: Dispatcher.ResponseData): Promise<void> {
+function discard({ body }: Dispatcher.ResponseData): void {
   body.on('error', () => undefined);
   body.destroy();
-  await Promise.resolve();
 }
 
 type Taken = Pick<Fetched, 'status' | 'headers' | 'type' | 'text'>;
@@ -175,17 +174,17 @@ async function take(answer: Dispatcher.ResponseData, { types, size }: Limits, si
     .trim()
     .toLowerCase();
   if (types.length === 0 || status >= 400) {
-    await discard(answer);
+    discard(answer);
     return { status, headers, type, text: '' };
   }
   if (!types.some((wanted) => type.startsWith(wanted))) {
-    await discard(answer);
+    discard(answer);
     throw new Refused('wrongType', type);
   }
   try {
     return { status, headers, type, text: await readWithin(unpacked(answer), size) };
   } catch (error) {
-    await discard(answer);
+    discard(answer);
     throw asRefused(error, signal);
   }
 }

@@ -1,8 +1,7 @@
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
-import { writeValue } from '../model/values.ts';
 import { settingOf, SETTINGS, type SettingId } from '../settings/list.ts';
-import type { SettingValue } from '../model/values.ts';
+import { writeValue, type SettingValue } from '../model/values.ts';
 
 /** One thing that is said in one code, in the other, or in both. Null where it is not said. */
 export interface Difference {

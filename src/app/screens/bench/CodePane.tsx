@@ -1,8 +1,7 @@
 import { Button } from '@mui/material';
 import { Suspense, useMemo, useState, type ReactElement } from 'react';
 import { AS_IT_STANDS, canKeep } from '../../../core/live/keep.ts';
-import type { Origin } from '../../../core/model/plan.ts';
-import type { SettingsFix } from '../../../core/model/plan.ts';
+import type { Origin, SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
