@@ -17,8 +17,8 @@ export default defineConfig({
           name: 'e2e',
           include: ['e2e/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 150_000,
+          hookTimeout: 150_000,
           // Two browsers at once are what two cores bear.
           maxWorkers: 2,
           sequence: { groupOrder: 1 },

@@ -39,11 +39,7 @@ export async function type(page: Page, sentence: string, editor: string, text: s
 }
 
 async function gone(page: Page, editor: string): Promise<void> {
-  await page.waitForFunction(
-    (name: string) => !document.querySelector(`[role="dialog"][aria-label="${name}"]`),
-    { timeout: 5000 },
-    editor,
-  );
+  await page.waitForFunction((name: string) => !document.querySelector(`[role="dialog"][aria-label="${name}"]`), {}, editor);
 }
 
 /** Presses Copy and gives what the clipboard then holds. */

@@ -53,9 +53,12 @@ export async function newVisitor(
   return { context, page };
 }
 
+/** Milliseconds until something that is waited for counts as missing: a loaded machine is slow, not wrong. */
+const PATIENCE = 30_000;
+
 /** The element with this role and name, waited for. */
 export async function find(page: Page, role: string, name: string): Promise<ElementHandle> {
-  const element = await page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, { timeout: 8000 });
+  const element = await page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, { timeout: PATIENCE });
   return element as ElementHandle;
 }
 
@@ -64,7 +67,7 @@ export async function press(page: Page, role: string, name: string): Promise<voi
 }
 
 /** Waits until the text stands anywhere on the page. */
-export async function waitForText(page: Page, text: string, timeout = 8000): Promise<void> {
+export async function waitForText(page: Page, text: string, timeout = PATIENCE): Promise<void> {
   await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), { timeout }, text);
 }
 
@@ -132,7 +135,7 @@ export async function watchPage(
     if (message.text().startsWith('report ')) reports.push(JSON.parse(message.text().slice(7)) as Report);
   });
   await page.goto(address);
-  const until = async (test: (report: Report) => boolean, wait = 10_000): Promise<Report> => {
+  const until = async (test: (report: Report) => boolean, wait = PATIENCE): Promise<Report> => {
     for (const deadline = Date.now() + wait; Date.now() < deadline; await new Promise((done) => setTimeout(done, 50))) {
       const found = reports.find(test);
       if (found) return found;

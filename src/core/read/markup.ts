@@ -15,7 +15,8 @@ export function readMarkup(text: string): Candidate[] {
     const found = readEmbeds(text);
     if (found.length > 0) return found;
   }
-  const { tags, texts } = findTags(text, LINKS);
+  const texts: Range[] = [];
+  const tags = findTags(text, LINKS, (from, to) => texts.push([from, to]));
   const anchors = tags.filter((tag) => tag.name === 'a').flatMap(anchorCandidates);
   const links = [...anchors, ...texts.flatMap(([from, to]) => readLinks(text.slice(from, to), from))];
   if (links.length > 0) return links.sort((a, b) => a.range[0] - b.range[0]);
@@ -26,7 +27,7 @@ export function readMarkup(text: string): Candidate[] {
 }
 
 function readEmbeds(text: string): Candidate[] {
-  const { tags } = findTags(text, EMBEDS);
+  const tags = findTags(text, EMBEDS);
   const found: Candidate[] = [];
   const lonelyScripts: Tag[] = [];
   for (let i = 0; i < tags.length; i++) {
@@ -150,7 +151,7 @@ function scriptCandidate(tag: Tag, text: string): Candidate | null {
   const before = text.slice(from, tag.from);
   const closed = /<\/(div|a|blockquote)\s*>\s*$/i.exec(before)?.[1]?.toLowerCase();
   if (!closed) return null;
-  const near = findTags(before, PLACEHOLDERS).tags;
+  const near = findTags(before, PLACEHOLDERS);
   const open = near.filter((t) => t.name === closed).at(-1);
   const words = near.find((t) => t.name === 'img' && open && t.from >= open.to)?.attributes.find((a) => a.name === 'alt');
   if (!open || !open.attributes.some((a) => a.name.startsWith('data-') || a.name === 'href' || a.name === 'class')) return null;

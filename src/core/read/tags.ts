@@ -10,10 +10,11 @@ export interface Tag {
   unclosed?: boolean;
 }
 
-/** The start tags of the wanted elements and the runs of text between all tags, in one pass of the tokeniser. */
-export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag[]; texts: Range[] } {
+const ignore = (): void => undefined;
+
+/** The start tags of the wanted elements, in one pass of the tokeniser; the runs of text between all tags on demand. */
+export function findTags(text: string, wanted: ReadonlySet<string>, onText: (from: number, to: number) => void = ignore): Tag[] {
   const tags: Tag[] = [];
-  const texts: Range[] = [];
   const lengths = [...wanted].map((w) => w.length);
   const [shortest, longest] = [Math.min(...lengths), Math.max(...lengths)];
   let tag = null as Tag | null;
@@ -33,7 +34,6 @@ export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag
   const append = (piece: string): void => {
     value = (value ?? '') + piece;
   };
-  const ignore = (): void => undefined;
   const tokenizer = new Tokenizer(
     { decodeEntities: true },
     {
@@ -74,9 +74,7 @@ export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag
       },
       onopentagend: close,
       onselfclosingtag: close,
-      ontext(from, to) {
-        texts.push([from, to]);
-      },
+      ontext: onText,
       ontextentity: ignore,
       onclosetag: ignore,
       oncomment: ignore,
@@ -93,7 +91,7 @@ export function findTags(text: string, wanted: ReadonlySet<string>): { tags: Tag
     if (open >= 0) tag.attributes.push(cutOff(text, name, nameFrom, open));
     close(text.length - 1);
   }
-  return { tags, texts };
+  return tags;
 }
 
 /** The last attribute of a text that ends before its closing quote: up to the first thing that no address holds. */
