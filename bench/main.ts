@@ -42,7 +42,8 @@ const pipeline = (cardsOf: HostBook) => (): void => {
   for (const link of links) {
     const { item } = bringIn(link, cardsOf)[0]!;
     if (!item) throw new Error(`not recognised: ${link}`);
-    sink += write({ item, plan: plan(item, item.settings, cardsOf, null), site: null }, 'responsive').text.length;
+    sink += write({ item, plan: plan(item, item.settings, cardsOf, { site: null }), site: null, facts: {} }, 'responsive').text
+      .length;
   }
 };
 

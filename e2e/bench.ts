@@ -1,4 +1,4 @@
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { allowClipboard, find, paste, press, readClipboard, waitForText } from './driver.ts';
 
 /** Opens the Bench and waits until it can be used. */
@@ -32,10 +32,18 @@ export async function choose(page: Page, sentence: string, editor: string, optio
 export async function type(page: Page, sentence: string, editor: string, text: string): Promise<void> {
   await openToken(page, sentence, editor);
   const field = await find(page, 'textbox', editor);
-  await field.click({ count: 3 });
-  await field.type(text);
+  await replaceText(page, field, text);
   await press(page, 'button', 'Done');
   await gone(page, editor);
+}
+
+/** Types a text in the place of the one that stands in a field. */
+export async function replaceText(page: Page, field: ElementHandle, text: string): Promise<void> {
+  await field.focus();
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
+  await page.keyboard.type(text);
 }
 
 async function gone(page: Page, editor: string): Promise<void> {

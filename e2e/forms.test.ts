@@ -27,8 +27,23 @@ const ASKED: readonly Settings[] = [
     spaceBelow: 24,
     width: 400,
   },
+  {
+    cover: `data:image/webp;base64,${'UklG'.repeat(9)}`,
+    coverWords: 'Play "it" & <see>',
+    consent: 'Loads from the host.',
+    heading: 'Milling <day>',
+    text: 'When the pond is full & high.',
+    beside: 'on',
+    caption: 'From the "causeway".',
+    textLink: 'See it at the host',
+    transcript: 'First.\n\nSecond.',
+    structuredData: 'on',
+  },
   { width: 300, widthMode: 'fixed', height: 200, accent: '#2f6f7e', page: 2, density: 'slim', tracking: 'reduced', align: 'end' },
 ];
+
+const unescaped = (text: string): string =>
+  text.replace(/&(lt|gt|quot|amp);/g, (_, name: string) => ({ lt: '<', gt: '>', quot: '"', amp: '&' })[name]!);
 
 /** The W3C's checker on a page with every code that is written for every item of the sample world. */
 test('every form of code passes the checker of the W3C without an error', () => {
@@ -44,12 +59,14 @@ test('every form of code passes the checker of the W3C without an error', () => 
         const text =
           form.id === 'page'
             ? code.text
-            : form.language === 'text'
-              ? wrap(`<p>${code.text.replaceAll('&', '&amp;')}</p>`)
+            : form.language !== 'html'
+              ? wrap(`<p>${code.text.replaceAll('&', '&amp;').replaceAll('<', '&lt;')}</p>`)
               : wrap(code.text);
         writeFileSync(join(folder, `${form.id}-${i}-${pages++}.html`), text);
+        const inside = /srcdoc="([^"]*)"/.exec(code.text)?.[1];
+        if (inside) writeFileSync(join(folder, `srcdoc-${i}-${pages++}.html`), unescaped(inside));
       }
-  expect(pages).toBeGreaterThan(300);
+  expect(pages).toBeGreaterThan(3000);
   const check = (): string =>
     execFileSync('java', ['-jar', vnu, '--errors-only', '--format', 'gnu', folder], { encoding: 'utf8', stdio: 'pipe' });
   let complaint: string;

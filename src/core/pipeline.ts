@@ -8,11 +8,11 @@ import type { Plan } from './model/plan.ts';
 import type { Site } from './model/site.ts';
 import { keepCode } from './live/keep.ts';
 import type { Reached } from './reach/reached.ts';
-import { plan } from './plan/plan.ts';
+import { plan, type Destination } from './plan/plan.ts';
 import { read } from './read/read.ts';
 import { recognise, type Recognition } from './recognise/recognise.ts';
-import type { Settings } from './settings/list.ts';
-import type { CodeFormId } from './write/forms/list.ts';
+import { settingOf, type Settings } from './settings/list.ts';
+import { formOf, type CodeFormId } from './write/forms/list.ts';
 import { write } from './write/write.ts';
 
 /**
@@ -59,8 +59,8 @@ export function keepEmbed(
   { book, site, facts, reached }: Omit<Surroundings, 'form'>,
 ): Embed {
   const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
-  const before = plan(item, item.settings, book, site);
-  const after = plan(item, settings, book, site);
+  const before = plan(item, item.settings, book, { site, lacks: codeLacks });
+  const after = plan(item, settings, book, { site, lacks: codeLacks });
   const code = keepCode({ text, candidate, item, before, after, book, site });
   return {
     item,
@@ -73,10 +73,11 @@ export function keepEmbed(
 }
 
 /** Steps 3 to 5: the code for an item with what is asked for it. */
-export function makeEmbed(recognised: Item, settings: Settings, { book, site, form, facts, reached }: Surroundings): Embed {
+export function makeEmbed(recognised: Item, asked: Settings, { book, site, form, facts, reached }: Surroundings): Embed {
+  const settings = formOf(form).cover === 'page' ? { ...asked, load: 'ask' } : asked;
   const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
-  const planned = plan(item, settings, book, site);
-  const code = write({ item, plan: planned, site }, form);
+  const planned = plan(item, settings, book, { site, lacks: lacksOf(form) });
+  const code = write({ item, plan: planned, site, facts }, form);
   return {
     item,
     settings,
@@ -86,6 +87,21 @@ export function makeEmbed(recognised: Item, settings: Settings, { book, site, fo
     asked: wasAsked(reached),
   };
 }
+
+type Lacks = NonNullable<Destination['lacks']>;
+
+/** What a form without a cover cannot do. */
+const coverless: Lacks = (id, value) =>
+  id === 'load' ? value === 'ask' : id === 'cover' || id === 'coverWords' || id === 'consent';
+const LACKS: Record<'page' | 'picture' | 'none', Lacks> = {
+  page: () => false,
+  picture: (id, value) => id !== 'cover' && coverless(id, value),
+  none: coverless,
+};
+const lacksOf = (form: CodeFormId): Lacks => LACKS[formOf(form).cover ?? 'none'];
+
+/** Code in hand keeps its own frame, without a cover, and what stands around it in the page. */
+const codeLacks: Lacks = (id, value) => coverless(id, value) || settingOf(id).moment === 'around';
 
 /** Whether the frame address was asked, and answered. */
 const wasAsked = (reached: Surroundings['reached']): boolean => reached?.every(({ code }) => code !== 'noAnswer') ?? false;

@@ -60,6 +60,10 @@ const REASONS: Sentences<Reason> = {
   alreadySo: () => 'The host does this anyway, so nothing is sent.',
   byFrame: () => 'The frame does this itself; no host is needed.',
   byElement: () => 'The browser does this itself with the file; no host is needed.',
+  byCover: () => 'The cover does this itself; it shows in the forms of code that have a cover.',
+  byPage: () => 'The page itself does this; no host is needed.',
+  ownFile: () => 'A file of your own needs no cover: nothing is asked of a host.',
+  formLacks: () => 'This form of code cannot do it. Choose another form.',
   scriptMakesFrame: () => 'The host’s script makes the frame itself, and its size and edges with it.',
   fromSite: () => 'The host asks for this, so it is taken from the site.',
   elementLacks: ({ kind }) => `A browser cannot do this with the file of ${KIND_WORDS[kind]} by itself.`,
@@ -208,6 +212,7 @@ const TYPE_WORDS = {
   ratio: () => 'a ratio such as 16:9',
   language: () => 'a language code such as en',
   text: ({ longest }: { longest: number }) => `up to ${longest} characters`,
+  picture: () => 'the address of a picture, or a picture file',
   set: ({ options }: { options: readonly string[] }) => `some of ${options.join(', ')}`,
   name: () => 'a word of letters, digits, - and _',
   names: () => 'words of letters, digits, - and _, with spaces between',
@@ -250,7 +255,23 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
     'then anyone’s videos',
     (v) => ({ any: 'then anyone’s videos', same: 'then its own channel', none: 'then no videos' })[v] ?? v,
   ],
-  load: ['loads with the page', (v) => (v === 'near' ? 'loads when near' : 'loads with the page')],
+  load: [
+    'loads with the page',
+    (v) => ({ all: 'loads with the page', near: 'loads when near', ask: 'loads when asked for' })[v] ?? v,
+  ],
+  cover: [
+    'a plain cover',
+    (v) => (v.startsWith('data:') ? `a cover picture of ${Math.ceil((v.length * 3) / 4096)} kB` : 'a cover picture'),
+  ],
+  coverWords: ['usual words on the cover', (v) => `cover says “${v}”`],
+  consent: ['no sentence on the cover', (v) => `explains “${shortened(v)}”`],
+  heading: ['no heading', (v) => `headed “${shortened(v)}”`],
+  text: ['no text', (v) => `with the text “${shortened(v)}”`],
+  beside: ['text above', (v) => (v === 'on' ? 'text beside it' : 'text above')],
+  caption: ['no caption', (v) => `captioned “${shortened(v)}”`],
+  textLink: ['no link below', (v) => `linked below as “${shortened(v)}”`],
+  transcript: ['no transcript', (v) => `with a transcript of ${v.split(/\s+/).length} words`],
+  structuredData: ['no structured data', (v) => (v === 'on' ? 'with structured data' : 'no structured data')],
   title: ['no title', (v) => `titled “${v}”`],
   widthMode: ['usual width', (v) => ({ fill: 'fills the column', atMost: 'at most so wide', fixed: 'one width' })[v] ?? v],
   width: ['no width set', (v) => `${v} px wide`],
@@ -271,6 +292,8 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   className: ['no class', (v) => `class ${v}`],
 };
 
+const shortened = (text: string): string => (text.length > 40 ? `${text.slice(0, 39)}…` : text);
+
 export function saySetting(id: SettingId, value: SettingValue | undefined): string {
   const [untouched, asked] = PHRASES[id];
   return value === undefined ? untouched : asked(writeValue(settingOf(id).value, value));
@@ -284,7 +307,7 @@ export function sayOption(id: SettingId, option: string): string {
 const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   widthMode: { fill: 'Fill the column', atMost: 'At most', fixed: 'Fixed' },
   align: { start: 'Start', centre: 'Centre', end: 'End' },
-  load: { all: 'With the page', near: 'When near' },
+  load: { all: 'With the page', near: 'When near', ask: 'When asked for' },
   related: { any: 'Anyone’s', same: 'Same channel', none: 'None' },
   tracking: { usual: 'As usual', reduced: 'Reduced' },
   density: { full: 'Full', slim: 'Slim' },

@@ -28,6 +28,10 @@ export type Glass = keyof typeof GLASS;
 
 const SANS = "'Commissioner Variable', sans-serif";
 
+/** A tool opens at once, and what is to be pressed does not move away under the pointer. */
+const AT_ONCE = { transitionDuration: 0 };
+const plainSheet = (line: string) => ({ border: `1px solid ${line}`, boxShadow: 'none', backgroundImage: 'none' });
+
 export function makeTheme(glass: Glass): Theme {
   const c = GLASS[glass];
   const on = glass === 'day' ? c.pane : c.ground;
@@ -60,8 +64,8 @@ export function makeTheme(glass: Glass): Theme {
           },
         },
       },
-      MuiPopover: { styleOverrides: { paper: { border: `1px solid ${c.line}`, boxShadow: 'none', backgroundImage: 'none' } } },
-      MuiDialog: { styleOverrides: { paper: { border: `1px solid ${c.line}`, boxShadow: 'none', backgroundImage: 'none' } } },
+      MuiPopover: { defaultProps: AT_ONCE, styleOverrides: { paper: plainSheet(c.line) } },
+      MuiDialog: { defaultProps: AT_ONCE, styleOverrides: { paper: plainSheet(c.line) } },
       MuiTooltip: { styleOverrides: { tooltip: { background: c.ink, color: c.pane, fontSize: 12 } } },
       MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.line } } },
     },

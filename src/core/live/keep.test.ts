@@ -78,7 +78,7 @@ describe('settings laid into code as it stands', () => {
     [
       'a width, for which the wrapper has to go',
       `<div style="padding:56.25% 0 0 0"><iframe src="${FILM}" style="position:absolute"></iframe></div>`,
-      { width: 400 },
+      { width: 400, widthMode: 'atMost' },
       `<iframe src="${FILM}" style="max-width:400px;width:100%;height:auto;aspect-ratio:16/9"></iframe>`,
     ],
     [

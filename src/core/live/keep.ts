@@ -54,7 +54,7 @@ function slotsFor({ item, candidate, book, site }: Kept, plan: Plan, fixed: bool
   if (candidate.source === 'script' || candidate.source === 'shortcode')
     return attributeSlots(codeAttributes(item, candidate, { plan, book }));
   const sizing = fixed ? { attributes: fixedSize(plan.box), style: [] } : { attributes: [], style: fluidSize(plan.box) };
-  const element = embedNodes({ item, plan, site }, sizing).find(
+  const element = embedNodes({ item, plan, site, facts: {} }, sizing).find(
     (node): node is Extract<TreeNode, { tag: string }> => 'tag' in node,
   )!;
   return slotsOf(element, plan);

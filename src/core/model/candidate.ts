@@ -68,8 +68,8 @@ export interface Candidate {
   element?: string;
   /** The start tag of that element. */
   tag?: Range;
-  /** A wrapper whose padding holds the ratio: `16:9`, and where the padding stands. */
-  wrapper?: { ratio: string; padding: Range };
+  /** A wrapper whose padding holds the ratio: `16:9`, where the padding stands, and the style of what is around it. */
+  wrapper?: { ratio: string; padding: Range; outer?: string };
   repairs: readonly Repair[];
   refusal?: Refusal;
 }

@@ -21,6 +21,10 @@ export type Reason =
   | { code: 'alreadySo' }
   | { code: 'byFrame' }
   | { code: 'byElement' }
+  | { code: 'byCover' }
+  | { code: 'byPage' }
+  | { code: 'ownFile' }
+  | { code: 'formLacks' }
   | { code: 'scriptMakesFrame' }
   | { code: 'fromSite' }
   | { code: 'elementLacks'; kind: string }
@@ -85,6 +89,8 @@ export interface Plan {
   parts: readonly AddressPart[];
   /** The share link, with the settings that it can carry. */
   link: { base: string; parts: readonly AddressPart[] };
+  /** Behind a cover: the parameters once a visitor has asked for the player; null where nothing waits for that. */
+  pressed: readonly AddressPart[] | null;
   allow: readonly { feature: string; origin: Origin }[];
   fullscreen: boolean;
   /** The host's script code, where it has no frame: its placeholder's attributes, and the script. */

@@ -1,14 +1,16 @@
 import type { Kind } from './kind.ts';
 import type { ValueType } from './values.ts';
 
-/** Where a setting lives: the four moments of a visit, and the frame, which needs no host. */
-export type Moment = 'arrive' | 'begin' | 'during' | 'end' | 'frame';
+/** Where a setting lives: the four moments of a visit, the frame, and what stands around it; these two need no host. */
+export type Moment = 'arrive' | 'begin' | 'during' | 'end' | 'frame' | 'around';
 
 /** One setting of the product, whatever each host calls it. */
 export interface Setting<Id extends string = string> {
   /** Stable: cards, saved work and the command line use it. */
   readonly id: Id;
   readonly moment: Moment;
+  /** Our own markup does it, though it belongs to a moment of the visit. */
+  readonly here?: true;
   readonly value: ValueType;
   readonly label: string;
   readonly help: string;

@@ -21,6 +21,8 @@ export const siteSchema = z.strictObject({
   light: looks,
   dark: looks,
   palette: z.array(z.strictObject({ name: z.string().min(1).max(40), colour })).max(24),
+  /** Template (Mustache) of the short code that its editor takes. */
+  shortcode: z.string().min(1).max(1000).optional(),
   /** Sample text for the preview. */
   sample: z.strictObject({
     heading: z.string().max(200),

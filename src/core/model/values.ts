@@ -11,6 +11,8 @@ export type ValueType =
   | { type: 'ratio' }
   | { type: 'language' }
   | { type: 'text'; longest: number }
+  /** The address of a picture, or the picture itself as a `data:` address (RFC 2397). */
+  | { type: 'picture' }
   /** Some of the options, joined by commas. */
   | { type: 'set'; options: readonly string[] }
   /** An id, or several classes, as HTML takes them. */
@@ -32,10 +34,16 @@ const READERS = {
   // BCP 47 primary language and region are all that hosts take.
   language: (text) => (/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/.test(text) && text.length < 24 ? text : undefined),
   text: (text, type: { longest: number }) => (text.length <= type.longest ? text : undefined),
+  picture: (text) => (PICTURE.test(text) || (text.length < 2000 && WEB_ADDRESS.test(text)) ? text : undefined),
   set: (text, type: { options: readonly string[] }) => someOf(text, type.options),
   name: (text) => (NAME.test(text) ? text : undefined),
   names: (text) => (text.split(/\s+/).every((name) => NAME.test(name)) ? text : undefined),
 } satisfies Record<ValueType['type'], Reader>;
+
+/** Pictures of a quarter of a megabyte at most: they become part of the code. */
+const PICTURE =
+  /^data:image\/(?:webp|jpeg|png|avif);base64,(?:[A-Za-z0-9+/]{4}){5,85000}(?:[A-Za-z0-9+/]{2}==|[A-Za-z0-9+/]{3}=)?$/;
+const WEB_ADDRESS = /^https?:\/\/[^\s"'<>`]+$/i;
 
 const NAME = /^[A-Za-z_][\w-]{0,79}$/;
 

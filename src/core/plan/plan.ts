@@ -4,6 +4,7 @@ import type { AddressPart, Origin, Plan, PlanEntry } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
 import { encodeParameter } from '../model/url.ts';
+import type { SettingValue } from '../model/values.ts';
 import type { Asked } from './asked.ts';
 import { planBox } from './box.ts';
 import { findConflict } from './conflicts.ts';
@@ -12,11 +13,19 @@ import { planScript } from './script.ts';
 import { planSetting } from './setting.ts';
 import { withSiteValues } from './siteValues.ts';
 
+/** Where the code goes. */
+export interface Destination {
+  site: Site | null;
+  /** What the form of code cannot do, whatever the host does. */
+  lacks?: (id: SettingId, value: SettingValue) => boolean;
+}
+
 /**
  * Step 3, `item + settings + site → plan`: every setting asked for ends in exactly one state, with its
  * reason, and nothing is sent for settings that were not touched.
  */
-export function plan(item: Item, settings: Settings, book: HostBook, site: Site | null): Plan {
+export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks = () => false }: Destination): Plan {
+  const settings = Object.fromEntries(Object.entries(asking).filter(([id, value]) => !lacks(id as SettingId, value))) as Settings;
   const card = item.host === null ? null : (book.byId.get(item.host) ?? null);
   const target = (item.target !== null && card?.targets.get(item.target)) || null;
   const asked: Asked = { item, settings: card ? withSiteValues(settings, card, { target, site }) : settings, card, target };
@@ -25,11 +34,15 @@ export function plan(item: Item, settings: Settings, book: HostBook, site: Site 
     for (const { id } of SETTINGS)
       if (asked.settings[id] !== undefined)
         entries.push(settings[id] === undefined ? { ...settle(id, asked), reason: { code: 'fromSite' } } : settle(id, asked));
+  for (const [id, value] of Object.entries(asking))
+    if (!(id in settings))
+      entries.push({ setting: id as SettingId, asked: value, state: 'not offered', reason: { code: 'formLacks' }, sent: [] });
   return {
     entries,
     base: planBase(asked, entries),
     parts: planParts(item, entries),
     link: planLink(asked),
+    pressed: planPressed(asked, entries),
     allow: planAllow(asked, entries),
     fullscreen: target?.target.allow.includes('fullscreen') ?? false,
     script: planScript(asked, entries),
@@ -78,6 +91,15 @@ function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
   return parts;
 }
 
+/** What a press on the cover leads to: the same, begun by the press, since nobody would press twice. */
+function planPressed(asked: Asked, entries: readonly PlanEntry[]): AddressPart[] | null {
+  if (asked.settings.load !== 'ask' || asked.item.frame === null) return null;
+  const begins = planSetting('autoplay', { ...asked, settings: { ...asked.settings, autoplay: 'on' } });
+  const others = entries.filter((e) => e.setting !== 'autoplay');
+  const parts = planParts(asked.item, begins.sent.length > 0 ? [begins, ...others] : others);
+  return parts.map((part) => (part.origin === 'autoplay' ? { ...part, origin: 'load' as const } : part));
+}
+
 /** Start and end of a media file (Media Fragments URI 1.0, section 4.2.1). */
 function planFragment(entries: readonly PlanEntry[]): AddressPart[] {
   const asked = (id: SettingId): string => String(entries.find((e) => e.setting === id && e.state === 'done here')?.asked ?? '');
@@ -98,6 +120,9 @@ function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
     if (sent.length > 0 && use && 'allow' in use && use.allow && asked.settings[setting] === 'on')
       allow.unshift({ feature: use.allow, origin: setting });
   }
+  const begins = asked.settings.load === 'ask' ? asked.card?.card.settings.autoplay : undefined;
+  if (begins && 'allow' in begins && begins.allow && !allow.some((a) => a.feature === begins.allow))
+    allow.unshift({ feature: begins.allow, origin: 'load' });
   for (const feature of asked.item.kept.allow)
     if (!allow.some((a) => a.feature === feature)) allow.push({ feature, origin: 'item' });
   return allow;

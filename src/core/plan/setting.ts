@@ -5,7 +5,7 @@ import { spell } from '../hosts/spellings.ts';
 import type { Item } from '../model/item.ts';
 import type { PlanEntry, Reason, Sent, State } from '../model/plan.ts';
 import type { SettingValue } from '../model/values.ts';
-import { makesSense, settingOf, type SettingId } from '../settings/list.ts';
+import { makesSense, needsNoHost, settingOf, type SettingId } from '../settings/list.ts';
 import type { Asked } from './asked.ts';
 
 type Outcome = readonly [state: State, reason: Reason, sent?: readonly Sent[]];
@@ -19,10 +19,7 @@ export function planSetting(id: SettingId, asked: Asked): PlanEntry {
 
 function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outcome {
   const own = card?.card.settings[id];
-  if (settingOf(id).moment === 'frame' && !isHonoured(own))
-    return item.frame === null && !onPlaceholder.has(id)
-      ? ['not offered', { code: 'scriptMakesFrame' }]
-      : ['done here', { code: 'byFrame' }];
+  if (needsNoHost(id) && !isHonoured(own)) return doHere(id, item);
   if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
   if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
@@ -31,6 +28,17 @@ function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outc
   if (use.in === 'nowhere') return ['not offered', { code: 'withdrawn', since: use.since, note: use.note }];
   if (use.in === 'origin') return byOrigin(use.words[String(value)], value === use.usual, card.card.name);
   return isHonoured(use) ? honour(use, value, { item, card }) : ['not offered', { code: 'hostLacks', host: card.card.name }];
+}
+
+/** Our own markup does it: the frame, the cover before it, or what stands around it. */
+function doHere(id: SettingId, { frame, kind, form }: Item): Outcome {
+  const { moment } = settingOf(id);
+  if (!makesSense(id, kind)) return ['not applicable', { code: 'otherKind', kind }];
+  if (moment === 'around') return ['done here', { code: 'byPage' }];
+  if (frame === null && !onPlaceholder.has(id)) return ['not offered', { code: 'scriptMakesFrame' }];
+  if (moment === 'arrive' && id !== 'load')
+    return form === 'file' ? ['not offered', { code: 'ownFile' }] : ['done here', { code: 'byCover' }];
+  return ['done here', { code: 'byFrame' }];
 }
 
 function playHere(id: SettingId, value: SettingValue, { kind }: Item): Outcome {

@@ -28,11 +28,19 @@ function readProse(text: string, offset: number): Candidate[] {
   for (let m = BEGINNING.exec(text); m; m = BEGINNING.exec(text)) {
     LINK_END.lastIndex = m.index;
     const end = LINK_END.exec(text)?.index ?? text.length;
-    const link = trimTail(text.slice(m.index, end));
+    const exact = exactLink(text, m.index, end);
+    const link = exact ?? trimTail(text.slice(m.index, end));
     if (!link.startsWith('//') || BARE_HOST.test(link.slice(2))) found.push(linkAt(link, offset + m.index));
-    BEGINNING.lastIndex = end;
+    BEGINNING.lastIndex = exact === undefined ? end : m.index + exact.length;
   }
   return found.length > 0 ? found : readBareHosts(text, offset);
+}
+
+/** A link whose end is marked: `<…>`, or the destination of a Markdown link (CommonMark 0.31, sections 6.3 and 6.5). */
+function exactLink(text: string, from: number, end: number): string | undefined {
+  if (text[from - 1] === '<' && text[end] === '>') return text.slice(from, end);
+  const close = text.startsWith('](', from - 2) ? text.slice(from, end).search(/[()]/) : -1;
+  return close > 0 && text[from + close] === ')' ? text.slice(from, from + close) : undefined;
 }
 
 /** Without any full link, words such as `media.example/see/1` may be meant as links. */

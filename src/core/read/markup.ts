@@ -17,6 +17,8 @@ export function readMarkup(text: string): Candidate[] {
   }
   const texts: Range[] = [];
   const tags = findTags(text, LINKS, (from, to) => texts.push([from, to]));
+  const covers = tags.filter((tag) => sourceOf(tag, 'data-frame')?.value);
+  if (covers.length > 0) return covers.map((tag) => anchorCandidate(tag, sourceOf(tag, 'data-frame')!));
   const anchors = tags.filter((tag) => tag.name === 'a').flatMap(anchorCandidates);
   const links = [...anchors, ...texts.flatMap(([from, to]) => readLinks(text.slice(from, to), from))];
   if (links.length > 0) return links.sort((a, b) => a.range[0] - b.range[0]);
@@ -69,13 +71,15 @@ function frameCandidate(tag: Tag, text: string): Candidate {
     tag: [tag.from, tag.to] as Range,
     attributes: without(mended.tag, 'src'),
     ...(source && { holder: source }),
-    ...(wrapper && { wrapper: { ratio: wrapper.ratio, padding: wrapper.padding } }),
+    ...(wrapper && { wrapper: wrapperOf(wrapper) }),
   };
   if (!source?.value?.trim()) return { ...shared, address: null, addressRange: null, repairs: [], refusal: MISSING };
   const address = readAddress(source.value);
   const repairs = [...mended.repairs, ...address.repairs, ...(tag.unclosed ? [UNCLOSED] : [])];
   return { ...shared, addressRange: source.range, ...address, repairs };
 }
+
+const wrapperOf = ({ range: _, ...wrapper }: NonNullable<ReturnType<typeof findWrapper>>): Candidate['wrapper'] => wrapper;
 
 const UNCLOSED = { code: 'tagUnclosed', was: '<iframe …', now: '<iframe …></iframe>' } as const;
 
@@ -181,6 +185,14 @@ function lonelyScript(tag: Tag): Candidate {
 
 function anchorCandidates(tag: Tag): Candidate[] {
   const href = sourceOf(tag, 'href');
-  if (!href?.value || !/^\s*(?:[a-z][a-z0-9+.-]*:|\/\/)/i.test(href.value) || /^\s*(?:mailto|tel):/i.test(href.value)) return [];
-  return [{ range: [tag.from, tag.to], source: 'link', addressRange: href.range, attributes: [], ...readAddress(href.value) }];
+  const usable = /^\s*(?:[a-z][a-z0-9+.-]*:|\/\/)/i.test(href?.value ?? '') && !/^\s*(?:mailto|tel):/i.test(href!.value!);
+  return usable ? [anchorCandidate(tag, href!)] : [];
 }
+
+const anchorCandidate = (tag: Tag, address: PlacedAttribute): Candidate => ({
+  range: [tag.from, tag.to],
+  source: 'link',
+  addressRange: address.range,
+  attributes: [],
+  ...readAddress(address.value!),
+});

@@ -50,8 +50,8 @@ const MENDERS: readonly Mender[] = [
   },
   {
     repair: { code: 'jsx', was: '={…}', now: '="…"' },
-    applies: (text) => text.includes('={') && /<[a-z][^<>{}]*=\{/i.test(text),
-    apply: (text) => text.replace(/=(\{\{)([^{}]*)\}\}|=\{([^{}]*)\}/g, jsxValue),
+    applies: (text) => (text.includes('={') && /<[a-z][^<>{}]*=\{/i.test(text)) || text.includes(' className='),
+    apply: (text) => text.replaceAll(' className=', ' class    =').replace(/=(\{\{)([^{}]*)\}\}|=\{([^{}]*)\}/g, jsxValue),
   },
 ];
 

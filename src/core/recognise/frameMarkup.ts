@@ -1,4 +1,5 @@
 import type { Attribute } from '../model/candidate.ts';
+import { readCoverPage } from '../model/coverPage.ts';
 import type { Kept } from '../model/item.ts';
 import { parseRatio, parseValue, type SettingValue } from '../model/values.ts';
 import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
@@ -30,6 +31,7 @@ const READERS = new Map<string, AttributeReader>(
     width: (value, settings) => (value.trim() === '100%' ? put(settings, 'widthMode', 'fill') : putWidth(settings, value)),
     height: (value, settings) => put(settings, 'height', value),
     loading: (value, settings) => put(settings, 'load', value === 'lazy' ? 'near' : value === 'eager' ? 'all' : ''),
+    srcdoc: (value, settings) => readCover(value, settings),
     referrerpolicy: (value, settings) => put(settings, 'referrer', REFERRERS[value.toLowerCase()] ?? ''),
     sandbox: (value, settings) => put(settings, 'sandbox', value),
     id: (value, settings) => put(settings, 'elementId', value),
@@ -52,6 +54,17 @@ const READERS = new Map<string, AttributeReader>(
     },
   } satisfies Record<string, AttributeReader>),
 );
+
+/** A cover of ours; any other page in the frame is kept as it is. */
+function readCover(page: string, settings: Draft): boolean {
+  const cover = readCoverPage(page);
+  if (!cover) return false;
+  put(settings, 'load', 'ask');
+  put(settings, 'coverWords', cover.words);
+  if (cover.picture !== null) put(settings, 'cover', cover.picture);
+  if (cover.consent !== null) put(settings, 'consent', cover.consent);
+  return true;
+}
 
 /** Referrer Policy, section 3: the policies that the setting can say. */
 const REFERRERS: Readonly<Record<string, string>> = {

@@ -1,7 +1,7 @@
 import type { HostBook } from '../hosts/book.ts';
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
-import type { SettingId } from '../settings/list.ts';
+import type { SettingId, Settings } from '../settings/list.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { fileItem } from './file.ts';
 import { makeItem, unknownItem } from './makeItem.ts';
@@ -48,7 +48,15 @@ const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
 
 function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
   const { settings, kept: all } = readFrameMarkup(candidate.attributes, item.form === 'file');
-  const kept = all.allow.length > 0 ? { ...all, allow: all.allow.filter((feature) => !comesAlong(feature, item, book)) } : all;
+  const kept =
+    all.allow.length > 0
+      ? {
+          ...all,
+          allow: all.allow.filter(
+            (feature) => !comesAlong(feature, { ...item, settings: { ...item.settings, ...settings } }, book),
+          ),
+        }
+      : all;
   if (candidate.wrapper) {
     const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
     const left = {
@@ -56,7 +64,9 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
       style: kept.style.filter((d) => !OVERLAID.test(d)),
       attributes: kept.attributes.filter((a) => a.value !== '100%'),
     };
-    return { ...item, settings: { ...item.settings, ratio: candidate.wrapper.ratio, ...own }, kept: left };
+    const { ratio, outer } = candidate.wrapper;
+    const around = outer === undefined ? {} : readFrameMarkup([{ name: 'style', value: outer }]).settings;
+    return { ...item, settings: { ...item.settings, widthMode: 'fill', ratio, ...own, ...around }, kept: left };
   }
   return { ...item, settings: { ...item.settings, ...settings }, kept };
 }
@@ -64,7 +74,8 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
 /** Whether the card asks for the feature along with a setting that is on: it comes and goes with that setting. */
 function comesAlong(feature: string, { host, settings }: Item, book: HostBook): boolean {
   const uses = host === null ? undefined : book.byId.get(host)?.card.settings;
-  return Object.entries(settings).some(([id, value]) => {
+  const on: Settings = settings.load === 'ask' ? { ...settings, autoplay: 'on' } : settings;
+  return Object.entries(on).some(([id, value]) => {
     const use = uses?.[id as SettingId];
     return value === 'on' && use !== undefined && 'allow' in use && use.allow === feature;
   });

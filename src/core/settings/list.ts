@@ -33,6 +33,9 @@ import { end } from './end.ts';
 import { loop } from './loop.ts';
 import { related } from './related.ts';
 import { load } from './load.ts';
+import { cover } from './cover.ts';
+import { coverWords } from './coverWords.ts';
+import { consent } from './consent.ts';
 import { title } from './title.ts';
 import { widthMode } from './widthMode.ts';
 import { width } from './width.ts';
@@ -48,6 +51,13 @@ import { referrer } from './referrer.ts';
 import { sandbox } from './sandbox.ts';
 import { elementId } from './elementId.ts';
 import { className } from './className.ts';
+import { heading } from './heading.ts';
+import { text } from './text.ts';
+import { beside } from './beside.ts';
+import { caption } from './caption.ts';
+import { textLink } from './textLink.ts';
+import { transcript } from './transcript.ts';
+import { structuredData } from './structuredData.ts';
 
 /** Every setting, in the order in which they are listed and written. One file each. */
 export const SETTINGS = [
@@ -83,6 +93,9 @@ export const SETTINGS = [
   loop,
   related,
   load,
+  cover,
+  coverWords,
+  consent,
   title,
   widthMode,
   width,
@@ -98,6 +111,13 @@ export const SETTINGS = [
   sandbox,
   elementId,
   className,
+  heading,
+  text,
+  beside,
+  caption,
+  textLink,
+  transcript,
+  structuredData,
 ] as const;
 
 export type SettingId = (typeof SETTINGS)[number]['id'];
@@ -109,6 +129,12 @@ const BY_ID: ReadonlyMap<string, Setting<SettingId>> = new Map(SETTINGS.map((s) 
 
 export const settingOf = (id: SettingId): Setting<SettingId> => BY_ID.get(id)!;
 export const isSettingId = (id: string): id is SettingId => BY_ID.has(id);
+
+/** Whether our own markup does it, whatever the host can do. */
+export function needsNoHost(id: SettingId): boolean {
+  const { moment, here } = settingOf(id);
+  return here === true || moment === 'frame' || moment === 'around';
+}
 
 /** Whether the setting makes sense for this kind of item. */
 export function makesSense(id: SettingId, kind: Kind): boolean {

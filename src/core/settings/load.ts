@@ -2,8 +2,9 @@ import { defineSetting } from '../model/setting.ts';
 
 export const load = defineSetting({
   id: 'load',
-  moment: 'frame',
-  value: { type: 'choice', options: ['all', 'near'] },
+  moment: 'arrive',
+  here: true,
+  value: { type: 'choice', options: ['all', 'near', 'ask'] },
   label: 'Loading',
-  help: 'Load with the page, or only when a visitor has scrolled near (lazy loading).',
+  help: 'With the page, when a visitor has scrolled near (lazy loading), or only when a visitor asks for it, behind a cover.',
 });

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { canKeep } from '../live/keep.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../pipeline.ts';
 import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
-import { book, link, settings } from './world.ts';
+import { book, inFrame, link, settings } from './world.ts';
 
 /** Laws 3, 6 and 7 for code that is kept as it stands, over generated codes and edits. */
 const RUNS = { numRuns: 1000 };
@@ -20,7 +20,7 @@ interface Hand {
 const hand: fc.Arbitrary<Hand> = fc
   .record({
     from: link,
-    asked: settings,
+    asked: inFrame,
     quote: fc.constantFrom('"', "'"),
     gap: fc.constantFrom(' ', '\n  ', '  '),
     more: fc.subarray(['data-x="1"', 'data-note', "lang='nl'", 'tabindex=0']),

@@ -51,6 +51,8 @@ const VALUES: { [Type in ValueType['type']]: (type: Extract<ValueType, { type: T
   ratio: () => fc.constantFrom('16:9', '4:3', '1:1', '9:16', '2.35:1'),
   language: () => fc.constantFrom('en', 'nl', 'pt-BR'),
   text: () => text,
+  picture: () =>
+    fc.constantFrom(`data:image/webp;base64,${'UklG'.repeat(8)}`, 'https://pictures.example/cover.webp?size=2&kind=a'),
   set: ({ options }) => fc.subarray([...options], { minLength: 1 }).map((some) => some.join(',')),
   name: () => fc.stringMatching(/^[A-Za-z_][\w-]{0,20}$/),
   names: () => fc.stringMatching(/^[a-z][\w-]{0,9}( [a-z][\w-]{0,9}){0,2}$/),
@@ -69,11 +71,14 @@ export const text: fc.Arbitrary<string> = fc
   )
   .map((parts) => parts.join('').replaceAll('\u0000', ''));
 
+const valuesFor = (some: readonly (typeof SETTINGS)[number][]): fc.Arbitrary<Settings> =>
+  fc.record(Object.fromEntries(some.map(({ id, value }) => [id, VALUES[value.type](value as never)])), { requiredKeys: [] });
+
 /** Any settings, each with a value that fits it. */
-export const settings: fc.Arbitrary<Settings> = fc.record(
-  Object.fromEntries(SETTINGS.map(({ id, value }) => [id, VALUES[value.type](value as never)])),
-  { requiredKeys: [] },
-);
+export const settings = valuesFor(SETTINGS);
+
+/** Those that stand in the embed itself; what stands around it is the page's, and is not read back. */
+export const inFrame = valuesFor(SETTINGS.filter((s) => s.moment !== 'around'));
 
 export const form = fc.constantFrom(...FORMS.map((f) => f.id));
 export const site = fc.constantFrom(...sites);

@@ -4,6 +4,12 @@ import type { Piece } from './tree.ts';
 /** The frame address as pieces: base, query, fragment. */
 export const frameAddress = ({ base, parts }: Plan): Piece[] => [...base, ...tail(base.map((b) => b.text).join(''), parts)];
 
+/** The frame address once a visitor has asked for the player: it then begins by itself, where the host can. */
+export const pressedAddress = ({ base, parts, pressed }: Plan): Piece[] => [
+  ...base,
+  ...tail(base.map((b) => b.text).join(''), pressed ?? parts),
+];
+
 /** The share link as pieces. */
 export const linkAddress = ({ link }: Plan): Piece[] => [{ text: link.base, origin: 'item' }, ...tail(link.base, link.parts)];
 

@@ -44,7 +44,7 @@ function mediaElement(input: WriteInput, sizing: Sizing): TreeNode {
       if (plan.frame[setting] === 'on') attributes.push({ name, value: null, origin: setting });
   }
   attributes.push(...sizing.attributes, { name: 'style', value: frameStyle(input, element === 'audio' ? WIDE : sizing.style) });
-  if (load !== undefined)
+  if (load === 'near' || load === 'all')
     attributes.push(
       element === 'img'
         ? { name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' }

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
-import { makesSense, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
+import { makesSense, needsNoHost, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { OwnParameters } from './OwnParameters.tsx';
@@ -16,6 +16,7 @@ const STATIONS: readonly { moment: Moment; name: string; words: string }[] = [
   { moment: 'during', name: 'During', words: 'while it runs' },
   { moment: 'end', name: 'End', words: 'when it is over' },
   { moment: 'frame', name: 'Frame', words: 'how it stands in the page' },
+  { moment: 'around', name: 'Around', words: 'what stands beside it' },
 ];
 
 /** The four stations of a visit, and the frame; every setting as a short sentence that opens in place. */
@@ -83,5 +84,5 @@ function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): 
 }
 
 /** Without a host, only the frame can be set. */
-const belongs = ({ id, moment }: (typeof SETTINGS)[number], { host, kind, form }: Item): boolean =>
-  moment === 'frame' || ((host !== null || form === 'file') && makesSense(id, kind));
+const belongs = ({ id }: (typeof SETTINGS)[number], { host, kind, form }: Item): boolean =>
+  makesSense(id, kind) && (needsNoHost(id) || host !== null || form === 'file');

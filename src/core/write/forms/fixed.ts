@@ -1,4 +1,5 @@
 import { defineForm } from '../form.ts';
+import { surround } from '../around.ts';
 import { embedNodes } from '../embed.ts';
 import { fixedSize } from '../frame.ts';
 
@@ -7,5 +8,6 @@ export const fixed = defineForm({
   label: 'Fixed HTML',
   help: 'An iframe with width and height in pixels, for editors that strip newer CSS.',
   language: 'html',
-  write: (input) => embedNodes(input, { attributes: fixedSize(input.plan.box), style: [] }),
+  carries: 'everything',
+  write: (input) => surround(input, embedNodes(input, { attributes: fixedSize(input.plan.box), style: [] })),
 });

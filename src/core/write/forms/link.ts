@@ -6,5 +6,6 @@ export const link = defineForm({
   label: 'Link alone',
   help: 'The share link, tidy, for editors that turn a link into a player by themselves.',
   language: 'text',
+  carries: 'item',
   write: ({ plan }) => [{ pieces: linkAddress(plan) }],
 });

@@ -20,6 +20,7 @@ export const page = defineForm({
   label: 'Whole page',
   help: 'A page of its own with the responsive code in it, to try in a browser.',
   language: 'html',
+  carries: 'everything',
   write: (input) => {
     const title = String(input.plan.frame.title ?? '').trim() || 'Test page';
     const head = [

@@ -1,4 +1,5 @@
 import { defineForm } from '../form.ts';
+import { surround } from '../around.ts';
 import { embedNodes } from '../embed.ts';
 import { fluidSize } from '../frame.ts';
 
@@ -7,5 +8,6 @@ export const responsive = defineForm({
   label: 'Responsive HTML',
   help: 'An iframe that follows the width of the column, without script.',
   language: 'html',
-  write: (input) => embedNodes(input, { attributes: [], style: fluidSize(input.plan.box) }),
+  carries: 'everything',
+  write: (input) => surround(input, embedNodes(input, { attributes: [], style: fluidSize(input.plan.box) })),
 });

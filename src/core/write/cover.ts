@@ -1,0 +1,98 @@
+import { writeCoverPage } from '../model/coverPage.ts';
+import type { Kind } from '../model/kind.ts';
+import { linkAddress, pressedAddress } from './address.ts';
+import type { WriteInput } from './form.ts';
+import { frameAttributes, frameElement, frameStyle, type Sizing } from './frame.ts';
+import type { Piece, TreeAttribute, TreeNode } from './tree.ts';
+
+const PLAYED: readonly Kind[] = ['video', 'audio', 'podcast', 'live', 'recording', 'slideshow'];
+/** Ink on plaster, where no site says otherwise. */
+const USUAL = { text: '#1e2630', ground: '#fffdf8', accent: '#1f5f4f' };
+
+/** What stands on the cover, from the settings and the site. */
+function coverOf({ item, plan: { frame }, site }: WriteInput) {
+  return {
+    title: String(frame.title ?? ''),
+    picture: frame.cover === undefined ? null : String(frame.cover),
+    words: String(frame.coverWords ?? (PLAYED.includes(item.kind) ? 'Play' : 'Show')),
+    consent: frame.consent === undefined ? null : String(frame.consent),
+    colours: site ? { ...site.light, accent: site.palette[0]?.colour ?? site.light.text } : USUAL,
+  };
+}
+
+const textOf = (pieces: readonly Piece[]): string => pieces.map(({ text }) => text).join('');
+
+/** A frame whose own page is the cover; a press on it leads to the player, in the same frame. */
+export function coverFrame(input: WriteInput, sizing: Sizing): TreeNode {
+  const frame = frameElement(input, sizing) as Extract<TreeNode, { tag: string }>;
+  const { title, ...cover } = coverOf(input);
+  const page = writeCoverPage({
+    ...cover,
+    language: input.site?.language ?? 'en',
+    title: title.trim() || cover.words.trim() || 'Cover',
+    href: textOf(pressedAddress(input.plan)),
+  });
+  const [src, ...others] = frame.attributes;
+  return { ...frame, attributes: [src!, { name: 'srcdoc', value: [{ text: page }], origin: 'load' }, ...others] };
+}
+
+/** A link with the cover on it, which the script below turns into the frame. */
+export function coverLink(input: WriteInput, sizing: Sizing): TreeNode[] {
+  const { title, picture, words, consent, colours } = coverOf(input);
+  const { text, ground, accent } = colours;
+  const attribute = (name: string, value: string, origin?: TreeAttribute['origin']): TreeAttribute => ({
+    name,
+    value: [{ text: value }],
+    ...(origin && { origin }),
+  });
+  const allow = input.plan.allow.map(({ feature }) => feature).join('; ');
+  const children: TreeNode[] = [];
+  if (picture !== null)
+    children.push({
+      tag: 'img',
+      attributes: [
+        attribute('src', picture, 'cover'),
+        attribute('alt', ''),
+        attribute('style', 'position:absolute;width:100%;height:100%;object-fit:cover'),
+      ],
+    });
+  const plate = `position:relative;padding:10px 18px;background:${ground};border-bottom:4px solid ${accent}`;
+  children.push({
+    tag: 'b',
+    attributes: [attribute('style', plate)],
+    children: [{ pieces: [{ text: words, origin: 'coverWords' }] }],
+  });
+  if (consent !== null) {
+    const foot = `position:absolute;bottom:0;width:100%;box-sizing:border-box;padding:8px 14px;background:${ground};font:14px/1.4 sans-serif`;
+    children.push({
+      tag: 'small',
+      attributes: [attribute('style', foot)],
+      children: [{ pieces: [{ text: consent, origin: 'consent' }] }],
+    });
+  }
+  const look = `display:grid;place-items:center;position:absolute;top:0;left:0;width:100%;height:100%;overflow:hidden;color:${text};background:${ground};font:600 16px/1.4 sans-serif;text-decoration:none`;
+  const link: TreeNode = {
+    tag: 'a',
+    attributes: [
+      { name: 'href', value: linkAddress(input.plan) },
+      { name: 'data-frame', value: pressedAddress(input.plan) },
+      attribute('data-title', title),
+      attribute('data-allow', allow),
+      attribute('style', look),
+    ],
+    children,
+  };
+  const box: TreeAttribute[] = [{ name: 'style', value: [{ text: 'position:relative;' }, ...frameStyle(input, sizing.style)] }];
+  return [
+    { tag: 'div', attributes: [...box, ...frameAttributes(input, box, 'place')], children: [link] },
+    { verbatim: `\n<script>${OPENER}</script>` },
+  ];
+}
+
+/** Serves all covers of a page, however often it stands there. */
+const OPENER =
+  'if(!window.coversOpen){window.coversOpen=1;document.addEventListener("click",function(e){' +
+  'var a=e.target.closest&&e.target.closest("a[data-frame]");' +
+  'if(!a||e.button||e.ctrlKey||e.metaKey||e.shiftKey||!/^https?:/i.test(a.dataset.frame))return;e.preventDefault();' +
+  'var f=document.createElement("iframe");f.title=a.dataset.title||"";f.allow=a.dataset.allow||"";f.allowFullscreen=true;' +
+  'f.style.cssText="position:absolute;top:0;left:0;width:100%;height:100%;border:0";f.src=a.dataset.frame;a.replaceWith(f);f.focus()})}';
