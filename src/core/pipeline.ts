@@ -59,8 +59,10 @@ export function keepEmbed(
   { book, site, facts, reached }: Omit<Surroundings, 'form'>,
 ): Embed {
   const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
-  const before = plan(item, item.settings, book, { site, lacks: codeLacks });
-  const after = plan(item, settings, book, { site, lacks: codeLacks });
+  // What the code says already it can say.
+  const lacks: Lacks = (id, value) => codeLacks(id, value) && item.settings[id] !== value;
+  const before = plan(item, item.settings, book, { site, lacks });
+  const after = plan(item, settings, book, { site, lacks });
   const code = keepCode({ text, candidate, item, before, after, book, site });
   return {
     item,

@@ -257,14 +257,14 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   ],
   load: [
     'loads with the page',
-    (v) => ({ all: 'loads with the page', near: 'loads when near', ask: 'loads when asked for' })[v] ?? v,
+    (v) => ({ all: 'loads with the page', near: 'loads when near', ask: 'loads on request' })[v] ?? v,
   ],
   cover: [
     'a plain cover',
-    (v) => (v.startsWith('data:') ? `a cover picture of ${Math.ceil((v.length * 3) / 4096)} kB` : 'a cover picture'),
+    (v) => (v.startsWith('data:') ? `cover of ${Math.ceil((v.length * 3) / 4096)} kB` : 'a cover picture'),
   ],
-  coverWords: ['usual words on the cover', (v) => `cover says “${v}”`],
-  consent: ['no sentence on the cover', (v) => `explains “${shortened(v)}”`],
+  coverWords: ['usual cover words', (v) => `cover says “${v}”`],
+  consent: ['no cover sentence', (v) => `explains “${shortened(v)}”`],
   heading: ['no heading', (v) => `headed “${shortened(v)}”`],
   text: ['no text', (v) => `with the text “${shortened(v)}”`],
   beside: ['text above', (v) => (v === 'on' ? 'text beside it' : 'text above')],
@@ -307,7 +307,7 @@ export function sayOption(id: SettingId, option: string): string {
 const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   widthMode: { fill: 'Fill the column', atMost: 'At most', fixed: 'Fixed' },
   align: { start: 'Start', centre: 'Centre', end: 'End' },
-  load: { all: 'With the page', near: 'When near', ask: 'When asked for' },
+  load: { all: 'With the page', near: 'When near', ask: 'On request' },
   related: { any: 'Anyone’s', same: 'Same channel', none: 'None' },
   tracking: { usual: 'As usual', reduced: 'Reduced' },
   density: { full: 'Full', slim: 'Slim' },

@@ -19,16 +19,52 @@ export function placeCode(slot: HTMLElement, code: string): boolean {
   const template = document.createElement('template');
   // On this page's own origin, whose policy lets no script of the code run.
   template.innerHTML = code;
-  if (template.content.querySelector('script')) return placeScript(slot, code);
+  if (template.content.querySelector(RUNS)) return placeScript(slot, code);
   const fresh = template.content.querySelector(EMBEDS);
   const running = slot.querySelector(EMBEDS);
   const same = fresh !== null && running !== null && fresh.tagName === running.tagName && !running.hasAttribute('data-code');
   if (same && MAKES_ANOTHER.every((name) => fresh.getAttribute(name) === running.getAttribute(name))) {
     copyAttributes(fresh, running);
-    return false;
+    return !surround(slot, template.content, { fresh, running });
   }
   slot.replaceChildren(template.content);
   return true;
+}
+
+/** Scripts that run; data in a script element (HTML, section 4.12.1) does not. */
+const RUNS = 'script:not([type="application/ld+json"])';
+
+/** Browsers that can move a frame without loading it anew have this (DOM, section 4.2.3, “move”). */
+type Mover = Element & { moveBefore?: (node: Node, before: Node | null) => void };
+
+/** Lays what stands around the embed anew, with the running player in it. False where the browser must load it again. */
+function surround(
+  slot: HTMLElement,
+  content: DocumentFragment,
+  { fresh, running }: { fresh: Element; running: Element },
+): boolean {
+  const around = shapeOf(content, fresh);
+  if (around === shapeOf(slot, running)) return true;
+  const place = fresh.parentNode === content ? slot : (fresh.parentElement as Mover);
+  const old = [...slot.childNodes];
+  const marker = document.createComment('');
+  fresh.replaceWith(marker);
+  slot.append(content);
+  const mover = place;
+  if (mover.moveBefore) mover.moveBefore(running, marker);
+  else marker.after(running);
+  marker.remove();
+  for (const node of old) if (node !== running) node.remove();
+  return mover.moveBefore !== undefined;
+}
+
+/** The markup around the player, without the player. */
+function shapeOf(root: ParentNode, player: Element): string {
+  const holder = document.createElement('div');
+  holder.append(...[...root.childNodes].map((node) => node.cloneNode(true)));
+  const index = [...root.querySelectorAll(EMBEDS)].indexOf(player);
+  holder.querySelectorAll(EMBEDS)[index]?.replaceWith(document.createComment('player'));
+  return holder.innerHTML;
 }
 
 /** Code with a script runs in a frame of its own, which has no origin and so nothing of ours to reach. */

@@ -9,6 +9,7 @@ import { makeBook } from '../core/hosts/book.ts';
 import type { Site } from '../core/model/site.ts';
 import type { DemoItem } from '../standins/world.ts';
 import type { Guard } from './guard.ts';
+import { pictureRoute } from './picture.ts';
 import { reachRoute } from './reach.ts';
 import { resolveRoute } from './resolve.ts';
 import { BUILT } from './built.ts';
@@ -41,6 +42,7 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   router.get('/demo', (_, response) => void response.json(items));
   router.use(rateLimit({ windowMs: 60_000, limit: 300, standardHeaders: true, legacyHeaders: false }));
   router.post('/resolve', express.json({ limit: '16kb' }), resolveRoute(book, guard));
+  router.post('/picture', express.json({ limit: '16kb' }), pictureRoute(guard));
   router.post('/reach', express.json({ limit: '16kb' }), reachRoute(book, guard));
   router.use((_, response) => void response.status(404).json({ error: 'noSuchRoute' }));
   return router;

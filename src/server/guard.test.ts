@@ -143,13 +143,13 @@ describe('answers', () => {
   });
 
   test('in good order are taken, packed or after a redirect', async () => {
-    expect((await guardedFetch(`${origin}/good`, guard, LIMITS)).text).toBe('{"a":1}');
-    expect((await guardedFetch(`${origin}/packed`, guard, LIMITS)).text).toBe('{"a":2}');
+    expect((await guardedFetch(`${origin}/good`, guard, LIMITS)).body.toString()).toBe('{"a":1}');
+    expect((await guardedFetch(`${origin}/packed`, guard, LIMITS)).body.toString()).toBe('{"a":2}');
     expect(await guardedFetch(`${origin}/once`, guard, LIMITS)).toMatchObject({ text: '{"a":1}', redirects: [301] });
   });
 
   test('get no cookies back', async () => {
     await guardedFetch(`${origin}/cookies`, guard, LIMITS);
-    expect((await guardedFetch(`${origin}/cookies`, guard, LIMITS)).text).toBe('null');
+    expect((await guardedFetch(`${origin}/cookies`, guard, LIMITS)).body.toString()).toBe('null');
   });
 });

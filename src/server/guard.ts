@@ -55,7 +55,8 @@ export interface Fetched {
   url: URL;
   headers: Readonly<Record<string, string | string[] | undefined>>;
   type: string;
-  text: string;
+  /** After decompression. */
+  body: Buffer;
   /** Status codes of the redirects on the way. */
   redirects: readonly number[];
   /** Seconds until the last answer began. */
@@ -165,7 +166,7 @@ function discard({ body }: Dispatcher.ResponseData): void {
   body.destroy();
 }
 
-type Taken = Pick<Fetched, 'status' | 'headers' | 'type' | 'text'>;
+type Taken = Pick<Fetched, 'status' | 'headers' | 'type' | 'body'>;
 
 async function take(answer: Dispatcher.ResponseData, { types, size }: Limits, signal: AbortSignal): Promise<Taken> {
   const { statusCode: status, headers } = answer;
@@ -175,14 +176,14 @@ async function take(answer: Dispatcher.ResponseData, { types, size }: Limits, si
     .toLowerCase();
   if (types.length === 0 || status >= 400) {
     discard(answer);
-    return { status, headers, type, text: '' };
+    return { status, headers, type, body: Buffer.alloc(0) };
   }
   if (!types.some((wanted) => type.startsWith(wanted))) {
     discard(answer);
     throw new Refused('wrongType', type);
   }
   try {
-    return { status, headers, type, text: await readWithin(unpacked(answer), size) };
+    return { status, headers, type, body: await readWithin(unpacked(answer), size) };
   } catch (error) {
     discard(answer);
     throw asRefused(error, signal);
@@ -207,7 +208,7 @@ function unpacked({ body, headers }: Dispatcher.ResponseData): Readable {
   return body.pipe(unpack);
 }
 
-async function readWithin(stream: Readable, size: number): Promise<string> {
+async function readWithin(stream: Readable, size: number): Promise<Buffer> {
   const chunks: Buffer[] = [];
   let read = 0;
   for await (const chunk of stream) {
@@ -219,5 +220,5 @@ async function readWithin(stream: Readable, size: number): Promise<string> {
     }
     chunks.push(bytes);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }

@@ -60,7 +60,7 @@ async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Res
     if (!card.oembed) return { facts: {}, found: null, refused: null };
     const values = { url: item.canonical, ...(wanted.maxwidth && { maxwidth: wanted.maxwidth }) };
     const endpoint = parseTemplate(card.oembed.endpoint).expand(values);
-    const data = JSON.parse((await guardedFetch(endpoint, guard, JSON_ANSWER)).text) as unknown;
+    const data = JSON.parse(String((await guardedFetch(endpoint, guard, JSON_ANSWER)).body)) as unknown;
     return { facts: factsFrom(data, card.oembed), found: null, refused: null };
   }
   if (wanted.endpoint) {
@@ -79,7 +79,7 @@ function withParameters(endpoint: string, { url, maxwidth }: Asked): string {
 
 async function resolvePage(wanted: Asked, guard: Guard): Promise<Resolved> {
   const page = await guardedFetch(wanted.url, guard, PAGE);
-  const data = readPageData(page.text);
+  const data = readPageData(String(page.body));
   const { json, xml } = data.oembed;
   for (const [link, format] of [
     [json, 'json'],
@@ -96,7 +96,7 @@ const codeAnswer = z.looseObject({ html: z.string().max(LONGEST_CODE).optional()
 
 /** Asks an oEmbed endpoint; its code is handed on as text, for the reader. */
 async function askEndpoint(address: string, format: 'json' | 'xml', guard: Guard): Promise<Resolved> {
-  const { text } = await guardedFetch(address, guard, format === 'json' ? JSON_ANSWER : XML_ANSWER);
+  const text = String((await guardedFetch(address, guard, format === 'json' ? JSON_ANSWER : XML_ANSWER)).body);
   const data = format === 'json' ? (JSON.parse(text) as unknown) : parseOEmbedXml(text);
   const html = codeAnswer.safeParse(data).data?.html;
   return {

@@ -5,6 +5,7 @@ import { AS_IT_STANDS, canKeep } from '../../core/live/keep.ts';
 import type { Facts } from '../../core/model/item.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/recognise/anatomy.ts';
+import type { CodeFormId } from '../../core/write/forms/list.ts';
 import type { State } from './store.ts';
 import { settingsWith } from './work.ts';
 import { reachKey } from './world.ts';
@@ -112,14 +113,14 @@ export const selectEmbed = createSelector(
     if (form !== AS_IT_STANDS) return makeEmbed(item, settings, { ...surroundings, form });
     if (hand?.item && canKeep(hand.candidate)) return keepEmbed(hand, item, settings, surroundings);
     const made = makeEmbed(item, settings, { ...surroundings, form: 'responsive' });
-    return { ...made, code: { form: AS_IT_STANDS, text: hand?.text ?? made.code.text, map: [] } };
+    return { ...made, code: { form: AS_IT_STANDS, framed: true, text: hand?.text ?? made.code.text, map: [] } };
   },
 );
 
 /** The domain of the page in which the preview stands: what asks for its page's own domain must be told this one. */
 const PREVIEW_DOMAIN = 'preview.localhost';
 
-/** The same as the preview shows it: fixed where that is the form, in hand where it can be read, responsive otherwise. */
+/** The same as the preview shows it. */
 export const selectPreviewCode = createSelector(
   [selectEmbed, selectItem, selectSurroundings, selectInHand],
   (embed, item, surroundings, hand): string | null => {
@@ -130,10 +131,19 @@ export const selectPreviewCode = createSelector(
     const { form } = embed.code;
     if (form === AS_IT_STANDS && hand?.item && canKeep(hand.candidate))
       return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand);
-    if (settings === embed.settings && (form === 'responsive' || form === 'fixed')) return embed.code.text;
-    return makeEmbed(item, settings, { ...surroundings, form: form === 'fixed' ? 'fixed' : 'responsive' }).code.text;
+    const shown = SHOWN_AS[form] ?? 'responsive';
+    if (settings === embed.settings && form === shown) return embed.code.text;
+    return makeEmbed(item, settings, { ...surroundings, form: shown }).code.text;
   },
 );
+
+/** Forms that show themselves; a cover with a script looks like the one without; of all others the frame is shown. */
+const SHOWN_AS: Readonly<Record<string, CodeFormId>> = {
+  fixed: 'fixed',
+  padded: 'padded',
+  cover: 'cover',
+  'cover-script': 'cover',
+};
 
 /** Of code in hand only the embed is shown, not the page around it. */
 function onlyCode(text: string, { candidate, text: before }: { candidate: Recognised['candidate']; text: string }): string {

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { PlayerReport } from '../../core/hosts/playerReport.ts';
 import type { Origin } from '../../core/model/plan.ts';
-import type { SettingId } from '../../core/settings/list.ts';
+import { settingOf, type SettingId } from '../../core/settings/list.ts';
 
 /** How the screen stands; nothing of it is undone. */
 export interface ViewState {
@@ -17,6 +17,8 @@ export interface ViewState {
   copied: 'no' | 'yes' | 'failed';
   /** The setting whose editor is open. */
   open: SettingId | null;
+  /** Which of the two about the place in the page is shown. */
+  place: 'frame' | 'around';
   shortcuts: boolean;
 }
 
@@ -29,6 +31,7 @@ const initialState: ViewState = {
   player: silent,
   copied: 'no',
   open: null,
+  place: 'frame',
   shortcuts: false,
 };
 
@@ -61,6 +64,11 @@ export const viewSlice = createSlice({
     },
     tokenOpened: (state, { payload }: PayloadAction<SettingId | null>) => {
       state.open = payload;
+      const moment = payload && settingOf(payload).moment;
+      if (moment === 'frame' || moment === 'around') state.place = moment;
+    },
+    placeShown: (state, { payload }: PayloadAction<ViewState['place']>) => {
+      state.place = payload;
     },
     shortcutsShown: (state, { payload }: PayloadAction<boolean>) => {
       state.shortcuts = payload;
@@ -77,5 +85,6 @@ export const {
   playerLoaded,
   copyConfirmed,
   tokenOpened,
+  placeShown,
   shortcutsShown,
 } = viewSlice.actions;

@@ -83,6 +83,18 @@ export const loadReached = createAsyncThunk('world/reach', async ({ url, site }:
   reachedAnswer.parse(await post('/api/reach', { url, site })),
 );
 
+/** A picture of a host, fetched by the server, since no page may read those of other origins. */
+export async function loadPicture(url: string): Promise<Blob> {
+  const answer = await fetch('/api/picture', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ url }),
+    signal: AbortSignal.timeout(15_000),
+  });
+  if (!answer.ok) throw new Error(`the picture was refused: ${answer.status}`);
+  return answer.blob();
+}
+
 export const checkServer = createAsyncThunk('world/health', () => ask('/api/health'));
 
 const initialState: WorldState = {

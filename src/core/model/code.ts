@@ -10,6 +10,8 @@ export interface Mark {
 /** Written code, with the map that says where each part comes from. */
 export interface Code {
   form: string;
+  /** Whether a frame, or an element of our own, stands in it; otherwise it is words and addresses. */
+  framed: boolean;
   text: string;
   map: readonly Mark[];
 }

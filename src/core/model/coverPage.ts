@@ -22,7 +22,7 @@ const AJAR =
   'b:before{content:"";display:inline-block;width:.7em;height:1em;margin-right:.7em;border:2px solid;border-left-width:5px;vertical-align:-.15em;transform:perspective(3em) rotateY(-38deg)}';
 
 const styleOf = ({ text, ground, accent }: CoverPage['colours']): string =>
-  `html,body,a{height:100%;margin:0}a{display:grid;place-items:center;position:relative;overflow:hidden;color:${text};background:${ground};font:600 16px/1.4 sans-serif;text-decoration:none}` +
+  `html,body,a{height:100%;margin:0}a{display:grid;place-items:center;position:relative;overflow:hidden;color:${text};background:${ground};font:600 16px/1.4 sans-serif;text-decoration:none;outline:1px solid;outline-offset:-1px}` +
   `img{position:absolute;width:100%;height:100%;object-fit:cover}b{position:relative;padding:10px 18px;background:${ground};border-bottom:4px solid ${accent}}${AJAR}` +
   `small{position:absolute;bottom:0;width:100%;box-sizing:border-box;padding:8px 14px;background:${ground};font:14px/1.4 sans-serif}a:focus-visible b{outline:3px solid ${accent};outline-offset:3px}`;
 

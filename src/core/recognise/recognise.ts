@@ -48,14 +48,11 @@ const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
 
 function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
   const { settings, kept: all } = readFrameMarkup(candidate.attributes, item.form === 'file');
+  const asked = { ...item, settings: { ...item.settings, ...settings } };
+  const hostBehind = settings.load === 'ask' ? new URL(candidate.address!).origin : null;
   const kept =
     all.allow.length > 0
-      ? {
-          ...all,
-          allow: all.allow.filter(
-            (feature) => !comesAlong(feature, { ...item, settings: { ...item.settings, ...settings } }, book),
-          ),
-        }
+      ? { ...all, allow: all.allow.map((f) => plainFeature(f, hostBehind)).filter((f) => !comesAlong(f, asked, book)) }
       : all;
   if (candidate.wrapper) {
     const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
@@ -69,6 +66,11 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
     return { ...item, settings: { ...item.settings, widthMode: 'fill', ratio, ...own, ...around }, kept: left };
   }
   return { ...item, settings: { ...item.settings, ...settings }, kept };
+}
+
+/** Behind a cover each feature names the origin of the host, which goes without saying elsewhere. */
+function plainFeature(feature: string, hostBehind: string | null): string {
+  return hostBehind !== null && feature.endsWith(` ${hostBehind}`) ? feature.slice(0, -hostBehind.length - 1) : feature;
 }
 
 /** Whether the card asks for the feature along with a setting that is on: it comes and goes with that setting. */

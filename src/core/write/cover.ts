@@ -33,8 +33,17 @@ export function coverFrame(input: WriteInput, sizing: Sizing): TreeNode {
     href: textOf(pressedAddress(input.plan)),
   });
   const [src, ...others] = frame.attributes;
-  return { ...frame, attributes: [src!, { name: 'srcdoc', value: [{ text: page }], origin: 'load' }, ...others] };
+  const origin = new URL(textOf(input.plan.base)).origin;
+  const attributes = others.map((a) => (a.name === 'allow' ? { ...a, value: delegated(a.value!, origin) } : a));
+  return { ...frame, attributes: [src!, { name: 'srcdoc', value: [{ text: page }], origin: 'load' }, ...attributes] };
 }
+
+/**
+ * A frame with `srcdoc` has the origin of the page (HTML, section 4.8.5), and without a list of origins a feature is
+ * for that origin alone (Permissions Policy, section 9.5): the host, which comes later, must be named.
+ */
+const delegated = (allow: readonly Piece[], origin: string): Piece[] =>
+  allow.map((piece) => (/^[a-z-]+$/.test(piece.text) ? { ...piece, text: `${piece.text} ${origin}` } : piece));
 
 /** A link with the cover on it, which the script below turns into the frame. */
 export function coverLink(input: WriteInput, sizing: Sizing): TreeNode[] {
@@ -70,7 +79,7 @@ export function coverLink(input: WriteInput, sizing: Sizing): TreeNode[] {
       children: [{ pieces: [{ text: consent, origin: 'consent' }] }],
     });
   }
-  const look = `display:grid;place-items:center;position:absolute;top:0;left:0;width:100%;height:100%;overflow:hidden;color:${text};background:${ground};font:600 16px/1.4 sans-serif;text-decoration:none`;
+  const look = `display:grid;place-items:center;position:absolute;top:0;left:0;width:100%;height:100%;overflow:hidden;color:${text};background:${ground};font:600 16px/1.4 sans-serif;text-decoration:none;outline:1px solid;outline-offset:-1px`;
   const link: TreeNode = {
     tag: 'a',
     attributes: [

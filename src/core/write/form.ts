@@ -18,6 +18,8 @@ export interface Form<Id extends string = string> {
   readonly language: 'html' | 'jsx' | 'text';
   /** What can be read back out of it: frame and settings, the item alone, or nothing. */
   readonly carries: 'everything' | 'item' | 'nothing';
+  /** No frame stands in it, but words and addresses. */
+  readonly frameless?: true;
   /** What it makes of a cover: the page that stands there until a visitor asks, or the picture alone. */
   readonly cover?: 'page' | 'picture';
   readonly write: (input: WriteInput) => readonly TreeNode[];

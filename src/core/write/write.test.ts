@@ -88,7 +88,7 @@ describe('covers', () => {
     const { code: made, plan } = embed('cover', { title: 'Sluice', cover: COVER, coverWords: 'Watch', start: 42 });
     expect(made.text).toContain(`src="${FRAME}?from=42" srcdoc="`);
     expect(made.text).toContain(`&lt;a href=&quot;${FRAME}?auto=1&amp;amp;from=42&quot;&gt;`);
-    expect(made.text).toContain('allow="autoplay; fullscreen"');
+    expect(made.text).toContain(`allow="autoplay ${new URL(FRAME).origin}; fullscreen ${new URL(FRAME).origin}"`);
     expect(plan.entries.filter((e) => e.state !== 'done here' && e.state !== 'sent')).toEqual([]);
   });
 

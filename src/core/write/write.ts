@@ -5,6 +5,6 @@ import { serialise } from './tree.ts';
 
 /** Step 4, `plan + form → code + map`: built as a tree, serialised once, every text escaped for where it stands. */
 export function write(input: WriteInput, form: CodeFormId): Code {
-  const { language, write: build } = formOf(form);
-  return { form, ...serialise(build(input), language) };
+  const { language, frameless = false, write: build } = formOf(form);
+  return { form, framed: !frameless, ...serialise(build(input), language) };
 }

@@ -13,6 +13,8 @@ import type { CodeTrouble } from './codeTroubles.ts';
 
 export interface CodeEditorProps {
   text: string;
+  /** Nothing can be read back out of this form, so it is not changed by hand. */
+  fixed: boolean;
   map: readonly Mark[];
   pointed: Origin | null;
   troubles: readonly CodeTrouble[];
@@ -139,6 +141,7 @@ function stateFor(latest: { current: CodeEditorProps }): EditorState {
       html(),
       syntaxHighlighting(ink),
       marks,
+      EditorState.changeFilter.of((transaction) => !latest.current.fixed || transaction.annotation(fromOutside) === true),
       EditorView.contentAttributes.of({ 'aria-label': 'The code', spellcheck: 'false' }),
       EditorView.updateListener.of(({ docChanged, transactions, state }) => {
         if (docChanged && !transactions.some((t: Transaction) => t.annotation(fromOutside)))

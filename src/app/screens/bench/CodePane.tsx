@@ -3,7 +3,7 @@ import { Suspense, useMemo, useState, type ReactElement } from 'react';
 import { AS_IT_STANDS, canKeep } from '../../../core/live/keep.ts';
 import type { Origin, SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
-import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
+import { formOf, FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
@@ -115,6 +115,7 @@ function Editor({ embed }: { embed: Embed }): ReactElement {
     <Suspense fallback={<PlainCode text={embed.code.text} />}>
       <CodeEditor
         text={embed.code.text}
+        fixed={isFixed(embed)}
         map={embed.code.map}
         pointed={pointed}
         troubles={troubles}
@@ -128,6 +129,10 @@ function Editor({ embed }: { embed: Embed }): ReactElement {
     </Suspense>
   );
 }
+
+/** Only what can be read back can be changed by hand; a link is read as the text that was brought in. */
+const isFixed = ({ code: { form } }: Embed): boolean =>
+  form !== AS_IT_STANDS && form !== 'link' && formOf(form as CodeFormId).carries !== 'everything';
 
 /** Changes that no code can say, since nothing is written for them: they are asked for all the same. */
 function unsaid({ plan }: Embed, changes: SettingsFix): SettingsFix {
@@ -151,13 +156,15 @@ function Explanation({ embed }: { embed: Embed }): ReactElement | null {
       </>
     );
   const written = new Set(embed.code.map.map((mark) => mark.origin));
+  const textual = embed.code.form !== AS_IT_STANDS && formOf(embed.code.form as CodeFormId).carries !== 'everything';
   const left = embed.plan.entries.filter(
-    (e) => (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting) && embed.code.form === 'link',
+    (e) =>
+      e.reason.code === 'formLacks' || (textual && (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting)),
   );
   if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
   if (embed.code.form === AS_IT_STANDS)
     return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
   if (embed.plan.script)
     return <>The host’s own script code, since it has no frame to offer; the settings stand in its attributes.</>;
-  return <>{FORMS.find((f) => f.id === embed.code.form)!.help}</>;
+  return <>{formOf(embed.code.form as CodeFormId).help}</>;
 }

@@ -1,10 +1,11 @@
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
 import { makesSense, needsNoHost, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { placeShown } from '../../state/view.ts';
 import { OwnParameters } from './OwnParameters.tsx';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
@@ -15,20 +16,46 @@ const STATIONS: readonly { moment: Moment; name: string; words: string }[] = [
   { moment: 'begin', name: 'Begin', words: 'when it starts' },
   { moment: 'during', name: 'During', words: 'while it runs' },
   { moment: 'end', name: 'End', words: 'when it is over' },
-  { moment: 'frame', name: 'Frame', words: 'how it stands in the page' },
-  { moment: 'around', name: 'Around', words: 'what stands beside it' },
 ];
+
+/** The place in the page: the frame itself, or what stands around it. */
+const PLACES = [
+  { moment: 'frame', name: 'Frame', words: 'how it stands in the page' },
+  { moment: 'around', name: 'Around', words: 'heading, caption and what else belongs to it' },
+] as const;
 
 /** The four stations of a visit, and the frame; every setting as a short sentence that opens in place. */
 export function Moments(): ReactElement {
+  const dispatch = useAppDispatch();
   const embed = useAppSelector(selectEmbed);
+  const place = useAppSelector((state) => state.view.place);
   return (
     <section className="moments" aria-label="Moments">
       <Rail />
       <div className="stations">
         {embed?.item.host === null && <OwnParameters parameters={embed.item.unknown} />}
         {embed &&
-          STATIONS.map((station) => <Station key={station.moment} {...station} item={embed.item} settings={embed.settings} />)}
+          STATIONS.map(({ moment, name, words }) => (
+            <Station key={moment} moment={moment} item={embed.item} settings={embed.settings}>
+              {name} <small>{words}</small>
+            </Station>
+          ))}
+        {embed && (
+          <Station moment={place} item={embed.item} settings={embed.settings}>
+            {PLACES.map(({ moment, name, words }) => (
+              <button
+                key={moment}
+                type="button"
+                className="place"
+                title={words}
+                aria-pressed={moment === place}
+                onClick={() => dispatch(placeShown(moment))}
+              >
+                {name}
+              </button>
+            ))}
+          </Station>
+        )}
         {!embed && <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>}
       </div>
       <TokenEditor />
@@ -38,22 +65,22 @@ export function Moments(): ReactElement {
 
 interface StationProps {
   moment: Moment;
-  name: string;
-  words: string;
   item: Item;
   settings: Settings;
+  /** Its heading. */
+  children: ReactNode;
 }
 
-function Station({ moment, name, words, item, settings }: StationProps): ReactElement | null {
+function Station({ moment, item, settings, children }: StationProps): ReactElement | null {
   const book = useAppSelector(selectBook);
   const all = SETTINGS.filter((s) => s.moment === moment && (belongs(s, item) || settings[s.id] !== undefined)).map((s) => s.id);
-  const shown = all.filter((id) => settings[id] !== undefined || offerOf(id, item, book) === 'offered');
+  const shown = all.filter(
+    (id) => settings[id] !== undefined || (offerOf(id, item, book) === 'offered' && (!onCover(id) || settings.load === 'ask')),
+  );
   if (all.length === 0) return null;
   return (
     <div className="station" data-moment={moment}>
-      <h2>
-        {name} <small>{words}</small>
-      </h2>
+      <h2>{children}</h2>
       <ul>
         {shown.map((id) => (
           <li key={id}>
@@ -69,6 +96,9 @@ function Station({ moment, name, words, item, settings }: StationProps): ReactEl
     </div>
   );
 }
+
+/** What is on the cover is of no use before there is one. */
+const onCover = (id: SettingId): boolean => id === 'cover' || id === 'coverWords' || id === 'consent';
 
 /** Settings that cannot be had for the item, by name. */
 function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): ReactElement | null {

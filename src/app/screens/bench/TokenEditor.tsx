@@ -1,5 +1,5 @@
-import { Button, Popover } from '@mui/material';
-import type { ReactElement } from 'react';
+import { Button, Popover, type PopoverActions } from '@mui/material';
+import { useCallback, useRef, type ReactElement } from 'react';
 import type { PlanEntry } from '../../../core/model/plan.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
 import { sayFix, sayState } from '../../../messages/en.ts';
@@ -8,7 +8,8 @@ import { selectCard, selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
 import { tokenElementId } from './Token.tsx';
-import { VALUE_FORM, ValueField } from './ValueField.tsx';
+import { ValueField } from './ValueField.tsx';
+import { VALUE_FORM } from './valueFieldProps.ts';
 
 /** The setting whose token was opened, in place. */
 export function TokenEditor(): ReactElement | null {
@@ -16,17 +17,28 @@ export function TokenEditor(): ReactElement | null {
   const id = useAppSelector((state) => state.view.open);
   const close = (): void => void dispatch(tokenOpened(null));
   const anchor = id && document.getElementById(tokenElementId(id));
+  const popover = useRef<PopoverActions>(null);
+  // What is in it may grow, as a picture that was chosen does.
+  const watch = useCallback((content: HTMLElement | null) => {
+    if (!content) return undefined;
+    const observer = new ResizeObserver(() => popover.current?.updatePosition());
+    observer.observe(content);
+    return () => observer.disconnect();
+  }, []);
   if (!id || !anchor) return null;
   return (
     <Popover
       open
+      action={popover}
       anchorEl={anchor}
       onClose={close}
       anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
       transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       slotProps={{ paper: { role: 'dialog', 'aria-label': settingOf(id).label } as object }}
     >
-      <Editor id={id} close={close} />
+      <div ref={watch}>
+        <Editor id={id} close={close} />
+      </div>
     </Popover>
   );
 }

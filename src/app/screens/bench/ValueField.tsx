@@ -1,20 +1,15 @@
 import { TextField, ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { useState, type ReactElement } from 'react';
+import { Suspense, useState, type ReactElement } from 'react';
 import { parseValue, writeValue, type SettingValue } from '../../../core/model/values.ts';
-import { settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { settingOf } from '../../../core/settings/list.ts';
 import { sayOption, sayWrongValue } from '../../../messages/en.ts';
+import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
 import { selectFacts, selectSite } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { lazily } from '../../ui/lazily.ts';
+import { NotLoaded } from '../../ui/NotLoaded.tsx';
 
-export interface ValueFieldProps {
-  id: SettingId;
-  value: SettingValue | undefined;
-  set: (value: SettingValue) => void;
-  close: () => void;
-}
-
-/** The form of a typed value; the editor's last button submits it. */
-export const VALUE_FORM = 'value-form';
+const CoverField = lazily(() => import('./CoverField.tsx').then((module) => module.CoverField), NotLoaded);
 
 const RATIOS = ['16:9', '4:3', '1:1', '4:5', '9:16'];
 
@@ -24,6 +19,12 @@ export function ValueField(props: ValueFieldProps): ReactElement {
   if (type.type === 'switch') return <OptionField {...props} options={['on', 'off']} />;
   if (type.type === 'choice') return <OptionField {...props} options={type.options} />;
   if (type.type === 'set') return <SetField {...props} options={type.options} />;
+  if (type.type === 'picture')
+    return (
+      <Suspense fallback={<p className="quiet">…</p>}>
+        <CoverField {...props} />
+      </Suspense>
+    );
   return (
     <>
       <Offers {...props} />
@@ -122,6 +123,8 @@ function TextValueField({ id, value, set, close }: ValueFieldProps): ReactElemen
         size="small"
         autoFocus
         fullWidth
+        multiline={type.type === 'text' && type.longest > 300}
+        maxRows={8}
         label={label}
         value={text}
         error={wrong}

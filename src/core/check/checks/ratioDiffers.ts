@@ -11,7 +11,7 @@ export const ratioDiffers = defineCheck({
   about: 'A frame of another aspect ratio than the item shows bars beside or above the picture.',
   run: ({ item, settings, plan: { box }, code }) => {
     const moving = item.kind === 'video' || item.kind === 'live';
-    if (!item.ratio || !moving || code.form === 'link' || box.heightFrom === 'item') return NOTHING;
+    if (!item.ratio || !moving || !code.framed || box.heightFrom === 'item') return NOTHING;
     const actual = box.height.by === 'ratio' ? ratioOf(box.height.ratio) : box.width / box.height.pixels;
     if (Math.abs(actual / ratioOf(item.ratio) - 1) <= TOLERANCE) return NOTHING;
     const written = box.height.by === 'ratio' ? String(settings.ratio) : `${box.width}×${box.height.pixels}`;

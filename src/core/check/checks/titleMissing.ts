@@ -7,7 +7,7 @@ export const titleMissing = defineCheck({
   holds: 'The frame has a title',
   about: 'A frame without a title is announced to screen readers by its address, or not at all (WCAG 2.2, 4.1.2; technique H64).',
   run: ({ settings, code, facts }) => {
-    if (code.form === 'link' || String(settings.title ?? '').trim() !== '') return NOTHING;
+    if (!code.framed || String(settings.title ?? '').trim() !== '') return NOTHING;
     const title = facts.title?.trim();
     const remedy: Remedy = title ? { by: 'settings', change: { title } } : { by: 'asking', setting: 'title' };
     return [{ place: null, actual: '', expected: title ?? '', remedy }];

@@ -7,7 +7,7 @@ export const tooWide = defineCheck({
   about: 'A frame of fixed width that is wider than the column of the site is cut off, or pushes the page sideways.',
   run: ({ plan: { box }, code, site }) => {
     const rigid = box.mode === 'fixed' || code.form === 'fixed';
-    if (!site || code.form === 'link' || !rigid || box.width <= site.column) return NOTHING;
+    if (!site || !code.framed || !rigid || box.width <= site.column) return NOTHING;
     const change =
       code.form === 'fixed'
         ? ({ widthMode: 'fixed', width: site.column } as const)

@@ -7,6 +7,7 @@ export const jsonld = defineForm({
   help: 'What search engines read of the item (schema.org, as JSON-LD), without the embed itself.',
   language: 'html',
   carries: 'nothing',
+  frameless: true,
   cover: 'picture',
   write: (input) => [structuredData(input)],
 });

@@ -7,5 +7,6 @@ export const link = defineForm({
   help: 'The share link, tidy, for editors that turn a link into a player by themselves.',
   language: 'text',
   carries: 'item',
+  frameless: true,
   write: ({ plan }) => [{ pieces: linkAddress(plan) }],
 });

@@ -8,6 +8,7 @@ export const markdown = defineForm({
   help: 'A link with its title, behind the cover picture where that has an address of its own.',
   language: 'text',
   carries: 'item',
+  frameless: true,
   cover: 'picture',
   write: ({ plan, facts }) => {
     const title = String(plan.frame.title ?? facts.title ?? '').trim();

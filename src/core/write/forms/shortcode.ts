@@ -12,6 +12,7 @@ export const shortcode = defineForm({
   help: 'What the site turns into an embed itself, by the template that the site has.',
   language: 'text',
   carries: 'nothing',
+  frameless: true,
   write: (input) => [{ pieces: [{ text: fill(input.site?.shortcode ?? USUAL_SHORTCODE, valuesOf(input)), origin: 'item' }] }],
 });
 

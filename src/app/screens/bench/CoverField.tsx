@@ -1,0 +1,210 @@
+import './cover.css';
+import { Button, TextField } from '@mui/material';
+import { useEffect, useRef, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
+import { parseValue } from '../../../core/model/values.ts';
+import { sayWrongValue } from '../../../messages/en.ts';
+import type { CoverMade, CoverWanted } from '../../../workers/messages.ts';
+import { boxHeight } from '../../../core/write/frame.ts';
+import { selectEmbed, selectFacts } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { loadPicture } from '../../state/world.ts';
+import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
+
+/** Bytes of a cover within the code; more makes the code unwieldy. */
+const MOST = 120_000;
+const DENSITIES = [1, 2] as const;
+const MIDDLE: Focus = { x: 0.5, y: 0.5 };
+
+interface Picture {
+  blob: Blob;
+  address: string;
+  size: Size;
+}
+
+/** The cover picture: from a file, from the host, or by its address; cropped to the frame, scaled and encoded. */
+export function CoverField({ id, value, set, close }: ValueFieldProps): ReactElement {
+  const [picture, setPicture] = useState<Picture | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const cover = useAppSelector((state) => selectFacts(state).cover);
+  const take = (blob: Promise<Blob>): void => {
+    setTrouble('');
+    blob
+      .then(readPicture)
+      .then(setPicture, () => setTrouble('This could not be read as a picture. Choose a JPEG, PNG or WebP file.'));
+  };
+  const choose = (event: ChangeEvent<HTMLInputElement>): void => {
+    const file = event.currentTarget.files?.[0];
+    if (file) take(Promise.resolve(file));
+  };
+  return (
+    <div className="cover-field">
+      <div className="cover-sources">
+        <Button component="label" variant="outlined">
+          Choose a picture file
+          <input type="file" accept="image/*" className="hidden-words" aria-label="Picture file" onChange={choose} />
+        </Button>
+        {cover && (
+          <Button variant="outlined" onClick={() => take(loadPicture(cover))}>
+            Take the host’s picture
+          </Button>
+        )}
+      </div>
+      {trouble && <p className="wrong">{trouble}</p>}
+      {picture ? (
+        <Cropper picture={picture} use={(address) => (set(address), setPicture(null))} />
+      ) : (
+        <AddressField id={id} value={value} set={set} close={close} />
+      )}
+      {typeof value === 'string' && value.startsWith('data:') && !picture && (
+        <img className="cover-now" src={value} alt="The cover as it is" />
+      )}
+    </div>
+  );
+}
+
+async function readPicture(blob: Blob): Promise<Picture> {
+  const bitmap = await createImageBitmap(blob);
+  const { width, height } = bitmap;
+  bitmap.close();
+  const address = await new Promise<string>((done, fail) => {
+    const reader = new FileReader();
+    reader.onload = () => done(reader.result as string);
+    reader.onerror = fail;
+    reader.readAsDataURL(blob);
+  });
+  return { blob, address, size: { width, height } };
+}
+
+/** The picture with the part that the frame shows; a press, or the arrow keys, say what matters in it. */
+function Cropper({ picture, use }: { picture: Picture; use: (address: string) => void }): ReactElement | null {
+  const embed = useAppSelector(selectEmbed);
+  const [focus, setFocus] = useState(MIDDLE);
+  const [density, setDensity] = useState<number>(2);
+  const [type, setType] = useState<CoverWanted['type']>('image/webp');
+  const box = embed?.plan.box;
+  const ratio = box ? `${box.width}:${boxHeight(box)}` : '16:9';
+  const crop = cropTo(picture.size, ratio, focus);
+  const size = keptSize(crop, box?.width ?? 640, density);
+  const made = useCover(picture.blob, { crop, size, type });
+  const point = (event: PointerEvent<HTMLDivElement>): void => {
+    const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
+    setFocus({ x: (event.clientX - left) / width, y: (event.clientY - top) / height });
+  };
+  const step = (event: KeyboardEvent): void => {
+    const [dx, dy] = ARROWS[event.key] ?? [0, 0];
+    if (dx === 0 && dy === 0) return;
+    event.preventDefault();
+    const within = (share: number): number => Math.min(1, Math.max(0, share));
+    setFocus(({ x, y }) => ({ x: within(x + dx), y: within(y + dy) }));
+  };
+  const share = (part: number, whole: number): string => `${(100 * part) / whole}%`;
+  return (
+    <div>
+      <div
+        className="cropper"
+        role="slider"
+        tabIndex={0}
+        aria-label="What matters in the picture"
+        aria-valuenow={Math.round(focus.x * 100)}
+        aria-valuetext={`${Math.round(focus.x * 100)} % from the left, ${Math.round(focus.y * 100)} % from the top`}
+        onPointerDown={point}
+        onKeyDown={step}
+      >
+        <img src={picture.address} alt="" draggable={false} />
+        <i
+          className="cropper-part"
+          style={{
+            left: share(crop.left, picture.size.width),
+            top: share(crop.top, picture.size.height),
+            width: share(crop.width, picture.size.width),
+            height: share(crop.height, picture.size.height),
+          }}
+        />
+        <i className="cropper-focus" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
+      </div>
+      <p className="cover-choices">
+        <label>
+          Screens{' '}
+          <select value={density} onChange={(event) => setDensity(Number(event.target.value))}>
+            {DENSITIES.map((each) => (
+              <option key={each} value={each}>
+                {each === 1 ? 'usual' : 'dense'}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Encoded as{' '}
+          <select value={type} onChange={(event) => setType(event.target.value as CoverWanted['type'])}>
+            <option value="image/webp">WebP</option>
+            <option value="image/jpeg">JPEG</option>
+          </select>
+        </label>
+      </p>
+      <p className="cover-weight" role="status">
+        {size.width} × {size.height} px,{' '}
+        {made === null ? 'being made …' : 'failed' in made ? 'could not be made' : sayWeight(made.bytes)}
+      </p>
+      <Button
+        variant="contained"
+        disabled={made === null || 'failed' in made}
+        onClick={() => made && 'address' in made && use(made.address)}
+      >
+        Use this cover
+      </Button>
+    </div>
+  );
+}
+
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-0.05, 0],
+  ArrowRight: [0.05, 0],
+  ArrowUp: [0, -0.05],
+  ArrowDown: [0, 0.05],
+};
+
+const sayWeight = (bytes: number): string => `${Math.max(1, Math.round(bytes / 1000))} kB`;
+
+/** The encoded cover, made anew in a worker whenever something of it changes; null while it is being made. */
+function useCover(picture: Blob, { crop, size, type }: Pick<CoverWanted, 'crop' | 'size' | 'type'>): CoverMade | null {
+  const [made, setMade] = useState<{ for: string; cover: CoverMade } | null>(null);
+  const worker = useRef<Worker | null>(null);
+  const wanted = JSON.stringify({ crop, size, type });
+  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => {
+    worker.current?.terminate();
+    const latest = new Worker(new URL('../../../workers/cover.ts', import.meta.url), { type: 'module' });
+    worker.current = latest;
+    latest.addEventListener('message', ({ data }: MessageEvent<CoverMade>) => setMade({ for: wanted, cover: data }));
+    latest.postMessage({ picture, ...(JSON.parse(wanted) as Pick<CoverWanted, 'crop' | 'size' | 'type'>), most: MOST });
+  }, [picture, wanted]);
+  return made?.for === wanted ? made.cover : null;
+}
+
+function AddressField({ id, value, set, close }: ValueFieldProps): ReactElement {
+  const written = typeof value === 'string' && value.startsWith('http') ? value : '';
+  const [text, setText] = useState(written);
+  const wrong = text.trim() !== '' && parseValue({ type: 'picture' }, text) === undefined;
+  return (
+    <form
+      id={VALUE_FORM}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong) return;
+        if (text.trim() !== '' && text !== value) set(text.trim());
+        close();
+      }}
+    >
+      <TextField
+        size="small"
+        fullWidth
+        label="Or its address on your site"
+        value={text}
+        error={wrong}
+        helperText={wrong ? sayWrongValue(id, text) : ' '}
+        onChange={(event) => setText(event.target.value)}
+      />
+    </form>
+  );
+}
