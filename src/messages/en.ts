@@ -139,6 +139,30 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   severalCards: ({ actual }) =>
     `${actual} claim this link with equal right. Which of them is followed is chance: make the link form of one of them more specific, in the Host book.`,
   hostCondition: ({ actual }) => actual,
+  coverForm: () => 'It is to load on request only, and this form of code has no cover to ask with.',
+  coverFromHost: ({ actual }) =>
+    `The cover picture lies at ${actual}, so the host is asked for it before any visitor wanted that. Put the picture on your site, or into the code.`,
+  coverHeavy: ({ actual, expected }) =>
+    `The cover weighs ${actual} kB, and every visitor of the page loads it. ${expected} kB are enough for a picture of this size.`,
+  consentMissing: ({ expected }) => `The cover does not say that a press loads something from ${expected}.`,
+  autoplayCovered: () => 'Behind a cover it begins with the press; that it is to start by itself has no effect.',
+  noWayToStop: () => 'It moves by itself and has no controls: nobody can stop it.',
+  muteAlone: () => 'It stays silent even for those who press play to hear it.',
+  startBeyondEnd: ({ actual, expected }) => `It begins at ${actual}, and is over at ${expected}: there is nothing to see.`,
+  endBeyondEnd: ({ actual, expected }) => `It is to end at ${actual}, and is over at ${expected} anyway.`,
+  pageBeyondEnd: ({ actual, expected }) => `It is to open at page ${actual}, and has ${expected}.`,
+  tallerThanScreen: ({ actual }) => `Filling the column it is ${actual} px high, more than the screen of a laptop shows.`,
+  smallerThanUseful: ({ actual, expected }) =>
+    `On a phone it is ${actual}, and of use from ${expected}: buttons vanish, or scroll bars appear.`,
+  scrollsInside: ({ actual, expected }) =>
+    `The frame is ${actual} px high and its content ${expected} px: it gets a scroll bar of its own.`,
+  loadsAllAtOnce: () => 'Turning by itself, or with its sound bed, it loads all its pages together with the page around it.',
+  sandboxBlocks: ({ actual }) => `The sandbox lacks ${actual}: the player stays empty.`,
+  runsOwnCode: ({ actual }) => `The attribute ${actual} runs code in your page. Take it out, unless you know who wrote it.`,
+  obsoleteAttribute: ({ actual }) => `HTML has given up the attribute ${actual}. It is kept, and may do nothing.`,
+  saidTwice: ({ actual }) => `“${actual}” was said twice; the first holds, and this was left out.`,
+  languageDiffers: ({ actual, expected }) => `The player speaks ${actual}, and the page ${expected}.`,
+  linkForNobody: () => 'Where no script runs, in mails and readers, nothing of it is shown, and no link leads to it.',
 };
 
 const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
@@ -155,6 +179,26 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   reachedOddly: () => 'Use the new address',
   severalCards: () => '',
   hostCondition: () => '',
+  coverForm: () => 'Take the form with a cover',
+  coverFromHost: () => 'Choose another picture',
+  coverHeavy: () => 'Make it smaller',
+  consentMissing: () => 'Say it on the cover',
+  autoplayCovered: () => 'Leave it to the press',
+  noWayToStop: () => 'Show the controls',
+  muteAlone: () => 'Let it sound',
+  startBeyondEnd: () => 'Begin at the start',
+  endBeyondEnd: () => 'Play to the end',
+  pageBeyondEnd: ({ expected }) => `Open at page ${expected}`,
+  tallerThanScreen: ({ expected }) => `At most ${expected} px wide`,
+  smallerThanUseful: ({ expected }) => `Make it ${expected} high`,
+  scrollsInside: ({ expected }) => `Make it ${expected} px high`,
+  loadsAllAtOnce: () => 'Load when near',
+  sandboxBlocks: () => 'Allow what it needs',
+  runsOwnCode: () => '',
+  obsoleteAttribute: () => '',
+  saidTwice: () => '',
+  languageDiffers: ({ expected }) => `Use ${expected}`,
+  linkForNobody: ({ expected }) => `Link as “${shortened(expected)}”`,
 };
 
 export const STATE_WORDS: Record<State, string> = {

@@ -1,12 +1,13 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { checkPages } from '../../messages/checkPages.ts';
 import { sayFinding, sayRemedy } from '../../messages/en.ts';
 import type { Facts } from '../model/item.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
 import { book, sites } from '../tests/world.ts';
-import { FORMS } from '../write/forms/list.ts';
+import { FORMS, isCodeForm, type CodeFormId } from '../write/forms/list.ts';
 import { withoutParameter } from './withoutParameter.ts';
 import { CHECKS } from './checks/list.ts';
 
@@ -15,7 +16,7 @@ const SOUND = 'http://murmurfold.localhost:4600/quillmarsh-mill/the-mill-at-nigh
 const TITLED = { title: 'T' };
 const site = sites[0]!;
 
-function findings(link: string, settings: Settings, facts: Facts = {}, form: 'responsive' | 'fixed' | 'link' = 'responsive') {
+function findings(link: string, settings: Settings, facts: Facts = {}, form: CodeFormId = 'responsive') {
   const { item } = bringIn(link, book)[0]!;
   return makeEmbed(item!, { ...item!.settings, ...settings }, { book, site, form, facts }).findings;
 }
@@ -48,6 +49,111 @@ describe('each check finds its trouble, and its remedy ends it', () => {
       expect(findings(after, settings)).toEqual([]);
     }
   });
+});
+
+interface Case {
+  on: string;
+  settings?: Settings;
+  facts?: Facts;
+  form?: CodeFormId;
+  /** What its button says; absent where a person has to do it. */
+  remedy?: string;
+}
+const BOOKLET = 'http://gatherfold.localhost:4600/read/AN1126';
+const ALBUM = 'http://albumfen.localhost:4600/by/saltings-bakehouse/5550123/in/album-204118';
+const LOOP = 'http://loopwick.localhost:4600/l/stone-turning-7stn4';
+const COVERED = { ...TITLED, consent: 'Loads from the host.' };
+
+/** One case for each further check; the remedy, where one press is enough, ends the trouble. */
+const CASES: Readonly<Record<string, Case>> = {
+  coverForm: { on: VIDEO, settings: { ...TITLED, load: 'ask' }, remedy: 'Take the form with a cover' },
+  coverFromHost: {
+    on: VIDEO,
+    settings: { ...COVERED, cover: 'http://lanternreel.localhost:4600/covers/a.webp' },
+    form: 'cover',
+    remedy: 'Choose another picture',
+  },
+  coverHeavy: {
+    on: VIDEO,
+    settings: { ...COVERED, cover: `data:image/jpeg;base64,${'/9j/'.repeat(60_000)}` },
+    form: 'cover',
+    remedy: 'Make it smaller',
+  },
+  consentMissing: { on: VIDEO, settings: TITLED, form: 'cover', remedy: 'Say it on the cover' },
+  autoplayCovered: {
+    on: VIDEO,
+    settings: { ...COVERED, autoplay: 'on', mute: 'on' },
+    form: 'cover',
+    remedy: 'Leave it to the press',
+  },
+  noWayToStop: {
+    on: VIDEO,
+    settings: { ...TITLED, autoplay: 'on', mute: 'on', controls: 'off' },
+    remedy: 'Show the controls',
+  },
+  muteAlone: { on: VIDEO, settings: { ...TITLED, mute: 'on' }, remedy: 'Let it sound' },
+  startBeyondEnd: { on: VIDEO, settings: { ...TITLED, start: 300 }, facts: { duration: 204 }, remedy: 'Begin at the start' },
+  endBeyondEnd: { on: VIDEO, settings: { ...TITLED, end: 300 }, facts: { duration: 204 }, remedy: 'Play to the end' },
+  pageBeyondEnd: {
+    on: 'http://foliobarn.localhost:4600/d/vst-4m2k9q/released',
+    settings: { ...TITLED, page: 9, widthMode: 'atMost', width: 400 },
+    facts: { pages: 6 },
+    remedy: 'Open at page 6',
+  },
+  tallerThanScreen: { on: LOOP, settings: { ...TITLED, widthMode: 'fill' }, remedy: 'At most 600 px wide' },
+  smallerThanUseful: {
+    on: 'http://waymoss.localhost:4600/at/51.9,1.2,15z',
+    settings: { ...TITLED, height: 60 },
+    remedy: 'Make it 200 px high',
+  },
+  scrollsInside: {
+    on: 'http://askmeadow.localhost:4600/ask/mill4d',
+    settings: { ...TITLED, height: 500 },
+    facts: { contentHeight: 733 },
+    remedy: 'Make it 733 px high',
+  },
+  loadsAllAtOnce: { on: BOOKLET, settings: { ...TITLED, soundBed: 'on' }, remedy: 'Load when near' },
+  sandboxBlocks: { on: VIDEO, settings: { ...TITLED, sandbox: 'allow-scripts' }, remedy: 'Allow what it needs' },
+  runsOwnCode: { on: `<iframe src="${VIDEO}" title="T" onload="count()"></iframe>` },
+  obsoleteAttribute: { on: `<iframe src="${VIDEO}" title="T" scrolling="no"></iframe>` },
+  saidTwice: { on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=3&amp;from=9" title="T"></iframe>' },
+  languageDiffers: { on: BOOKLET, settings: { ...TITLED, language: 'nl' }, remedy: 'Use en' },
+  linkForNobody: { on: ALBUM, settings: TITLED, remedy: 'Link as “T”' },
+};
+
+describe('each further check', () => {
+  test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', remedy }) => {
+    const found = findings(on, settings, facts, form).find((finding) => finding.code === code);
+    expect(found, JSON.stringify(findings(on, settings, facts, form))).toBeDefined();
+    expect(sayFinding(found!).length).toBeGreaterThan(20);
+    expect(found!.remedy && sayRemedy({ ...found!, remedy: found!.remedy })).toBe(remedy);
+    const fix = found!.remedy;
+    const change = fix?.by === 'settings' ? fix.change : {};
+    const after = Object.fromEntries(Object.entries({ ...settings, ...change }).filter(([, v]) => v !== null));
+    const as = fix?.by === 'form' && isCodeForm(fix.form) ? fix.form : form;
+    const left = findings(on, after, facts, as).some((finding) => finding.code === code);
+    expect(left).toBe(fix === undefined || fix.by === 'asking');
+  });
+
+  test('there is a case for every check', () => {
+    const elsewhere = ['notReachable', 'reachedOddly', 'severalCards', 'hostCondition'];
+    const first = [
+      'titleMissing',
+      'autoplayUnmuted',
+      'autoplayAudio',
+      'tooWide',
+      'insecureFrame',
+      'ratioDiffers',
+      'endBeforeStart',
+      'unknownParameter',
+    ];
+    expect([...Object.keys(CASES), ...elsewhere, ...first].sort()).toEqual(CHECKS.map(({ id }) => id).sort());
+  });
+});
+
+test('the pages of the checks in docs are made of the checks', () => {
+  for (const [name, text] of Object.entries(checkPages()))
+    expect(readFileSync(join(import.meta.dirname, '../../../docs/checks', name), 'utf8')).toBe(text);
 });
 
 describe('a check keeps quiet', () => {

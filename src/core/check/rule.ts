@@ -7,7 +7,9 @@ import type { Facts, Item } from '../model/item.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import type { Reached } from '../reach/reached.ts';
-import type { Settings } from '../settings/list.ts';
+import type { Kind } from '../model/kind.ts';
+import type { SettingValue } from '../model/values.ts';
+import type { SettingId, Settings } from '../settings/list.ts';
 
 /** All that a check may look at. */
 export interface Checked {
@@ -42,6 +44,15 @@ export function defineCheck<const Id extends string>(check: Check<Id>): Check<Id
 }
 
 export const NOTHING: readonly Found[] = [];
+
+/** Kinds in which something moves, or sounds, in time. */
+export const MOVING: readonly Kind[] = ['video', 'audio', 'podcast', 'live', 'recording', 'slideshow', 'loop'];
+
+/** Whether a setting, with this value or with any, does something: sent to the host, or done here. */
+export const takesEffect = ({ entries }: Plan, id: SettingId, value?: SettingValue): boolean =>
+  entries.some(
+    (e) => e.setting === id && (value === undefined || e.asked === value) && (e.sent.length > 0 || e.state === 'done here'),
+  );
 
 /** Where a setting stands in the code. */
 export const placeOf = (code: Code, origin: Origin): Range | null =>

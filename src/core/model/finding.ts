@@ -10,6 +10,8 @@ export type Remedy =
   | { by: 'settings'; change: SettingsFix }
   | { by: 'text'; replace: string; with: string }
   | { by: 'parameter'; drop: string }
+  /** Another form of code does it. */
+  | { by: 'form'; form: string }
   /** The publisher's own words are needed: the setting is opened. */
   | { by: 'asking'; setting: SettingId };
 

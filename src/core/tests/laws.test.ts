@@ -9,7 +9,7 @@ import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
 import { read } from '../read/read.ts';
 import type { Site } from '../model/site.ts';
 import { formOf, FORMS, type CodeFormId } from '../write/forms/list.ts';
-import { boxHeight } from '../write/frame.ts';
+import { boxHeight } from '../model/box.ts';
 import { book, cards, form, inFrame, link, settings, site, text } from './world.ts';
 
 const RUNS = { numRuns: 1000 };

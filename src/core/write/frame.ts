@@ -1,4 +1,5 @@
 import type { Box, Origin } from '../model/plan.ts';
+import { boxHeight } from '../model/box.ts';
 import { ratioOf, type SettingValue } from '../model/values.ts';
 import { frameAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
@@ -89,11 +90,6 @@ export function paddingOf({ height, heightFrom }: Box): Piece {
 /** Width and height as attributes, in whole pixels. */
 export function fixedSize(box: Box): TreeAttribute[] {
   return [number('width', box.width, box.widthFrom), number('height', boxHeight(box), box.heightFrom)];
-}
-
-/** The height in pixels at the box's full width. */
-export function boxHeight({ width, height }: Box): number {
-  return height.by === 'number' ? height.pixels : Math.max(1, Math.round(width / ratioOf(height.ratio)));
 }
 
 const number = (name: string, value: number, origin: Origin): TreeAttribute => ({

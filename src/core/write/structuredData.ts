@@ -2,7 +2,7 @@ import { isoTime } from '../model/time.ts';
 import type { Kind } from '../model/kind.ts';
 import { frameAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
-import { boxHeight } from './frame.ts';
+import { boxHeight } from '../model/box.ts';
 import type { TreeNode } from './tree.ts';
 
 /** Types of schema.org, by kind of item. */

@@ -5,7 +5,8 @@ import { withoutParameter } from '../../../core/check/withoutParameter.ts';
 import type { Check } from '../../../core/check/rule.ts';
 import type { Finding, Remedy } from '../../../core/model/finding.ts';
 import { sayFinding, sayRemedy } from '../../../messages/en.ts';
-import { changed } from '../../state/bench.ts';
+import { isCodeForm } from '../../../core/write/forms/list.ts';
+import { changed, formChosen } from '../../state/bench.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
@@ -52,7 +53,13 @@ function FindingRow({ finding }: { finding: Finding }): ReactElement {
   return (
     <li className="finding" data-severity={finding.severity}>
       <strong>{GRAVITY[finding.severity]}</strong>
-      <span>{sayFinding(finding)}</span>
+      <span>
+        {sayFinding(finding)}
+        <details className="why">
+          <summary>Why</summary>
+          {CHECKS.find(({ id }) => id === finding.code)?.about}
+        </details>
+      </span>
       {finding.remedy && (
         <Button variant="outlined" onClick={remedy}>
           {sayRemedy(finding as Finding & { remedy: Remedy })}
@@ -69,6 +76,7 @@ function useRemedy(remedy: Remedy | undefined): () => void {
   return () => {
     if (remedy?.by === 'settings') dispatch(changed({ change: remedy.change }));
     if (remedy?.by === 'text') edit((before) => before.replace(remedy.replace, remedy.with));
+    if (remedy?.by === 'form' && isCodeForm(remedy.form)) dispatch(formChosen(remedy.form));
     if (remedy?.by === 'asking') dispatch(tokenOpened(remedy.setting));
     if (remedy?.by === 'parameter' && range) edit((before) => withoutParameter(before, range, remedy.drop));
   };

@@ -5,7 +5,7 @@ import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/cro
 import { parseValue } from '../../../core/model/values.ts';
 import { sayWrongValue } from '../../../messages/en.ts';
 import type { CoverMade, CoverWanted } from '../../../workers/messages.ts';
-import { boxHeight } from '../../../core/write/frame.ts';
+import { boxHeight } from '../../../core/model/box.ts';
 import { selectEmbed, selectFacts } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { loadPicture } from '../../state/world.ts';

@@ -1,5 +1,5 @@
 import { useRef, type ReactElement } from 'react';
-import { boxHeight } from '../../../core/write/frame.ts';
+import { boxHeight } from '../../../core/model/box.ts';
 import type { SettingsFix } from '../../../core/model/plan.ts';
 import type { PreviewBox } from '../../../preview/messages.ts';
 import { changed, gestureEnded } from '../../state/bench.ts';

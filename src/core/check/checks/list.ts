@@ -1,12 +1,32 @@
 import { autoplayAudio } from './autoplayAudio.ts';
+import { autoplayCovered } from './autoplayCovered.ts';
 import { autoplayUnmuted } from './autoplayUnmuted.ts';
+import { consentMissing } from './consentMissing.ts';
+import { coverForm } from './coverForm.ts';
+import { coverFromHost } from './coverFromHost.ts';
+import { coverHeavy } from './coverHeavy.ts';
 import { endBeforeStart } from './endBeforeStart.ts';
+import { endBeyondEnd } from './endBeyondEnd.ts';
 import { hostCondition } from './hostCondition.ts';
 import { insecureFrame } from './insecureFrame.ts';
+import { languageDiffers } from './languageDiffers.ts';
+import { linkForNobody } from './linkForNobody.ts';
+import { loadsAllAtOnce } from './loadsAllAtOnce.ts';
+import { muteAlone } from './muteAlone.ts';
+import { noWayToStop } from './noWayToStop.ts';
 import { notReachable } from './notReachable.ts';
+import { obsoleteAttribute } from './obsoleteAttribute.ts';
+import { pageBeyondEnd } from './pageBeyondEnd.ts';
 import { ratioDiffers } from './ratioDiffers.ts';
 import { reachedOddly } from './reachedOddly.ts';
+import { runsOwnCode } from './runsOwnCode.ts';
+import { saidTwice } from './saidTwice.ts';
+import { sandboxBlocks } from './sandboxBlocks.ts';
+import { scrollsInside } from './scrollsInside.ts';
 import { severalCards } from './severalCards.ts';
+import { smallerThanUseful } from './smallerThanUseful.ts';
+import { startBeyondEnd } from './startBeyondEnd.ts';
+import { tallerThanScreen } from './tallerThanScreen.ts';
 import { titleMissing } from './titleMissing.ts';
 import { tooWide } from './tooWide.ts';
 import { unknownParameter } from './unknownParameter.ts';
@@ -15,15 +35,35 @@ import { unknownParameter } from './unknownParameter.ts';
 export const CHECKS = [
   notReachable,
   insecureFrame,
+  runsOwnCode,
+  coverFromHost,
+  sandboxBlocks,
+  noWayToStop,
   autoplayUnmuted,
   endBeforeStart,
+  startBeyondEnd,
+  pageBeyondEnd,
   tooWide,
   autoplayAudio,
+  coverForm,
+  coverHeavy,
+  tallerThanScreen,
+  smallerThanUseful,
+  scrollsInside,
+  loadsAllAtOnce,
   ratioDiffers,
   reachedOddly,
   severalCards,
   titleMissing,
+  endBeyondEnd,
+  muteAlone,
+  autoplayCovered,
+  consentMissing,
+  languageDiffers,
   unknownParameter,
+  saidTwice,
+  obsoleteAttribute,
+  linkForNobody,
   hostCondition,
 ] as const;
 

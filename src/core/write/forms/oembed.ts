@@ -1,5 +1,5 @@
 import { defineForm } from '../form.ts';
-import { boxHeight } from '../frame.ts';
+import { boxHeight } from '../../model/box.ts';
 import { serialise } from '../tree.ts';
 import { pictureAddress } from '../structuredData.ts';
 import { responsive } from './responsive.ts';

@@ -1,7 +1,7 @@
 import mustache from 'mustache';
 import { frameAddress, linkAddress } from '../address.ts';
 import { defineForm, type WriteInput } from '../form.ts';
-import { boxHeight } from '../frame.ts';
+import { boxHeight } from '../../model/box.ts';
 
 /** What is written where a site has no template of its own. */
 export const USUAL_SHORTCODE = '[frame address="{{frame}}" width="{{width}}" height="{{height}}" title="{{title}}"]';

@@ -1,0 +1,29 @@
+import { CHECKS } from '../core/check/checks/list.ts';
+
+const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
+
+/** The pages of `docs/checks/`, by file name: one for each check, and their list, from the metadata of the checks. */
+export function checkPages(): Record<string, string> {
+  const pages: Record<string, string> = {};
+  for (const { id, severity, holds, about } of CHECKS)
+    pages[`${id}.md`] = [
+      `# ${id}`,
+      '',
+      `When nothing is found: *${holds}*. What is found counts as “${GRAVITY[severity]}”.`,
+      '',
+      about,
+      '',
+    ].join('\n');
+  const rows = CHECKS.map(({ id, severity, holds }) => `| [${id}](${id}.md) | ${GRAVITY[severity]} | ${holds} |`);
+  pages['README.md'] = [
+    '# Checks',
+    '',
+    'Made by `npm run formats` from the checks themselves (`src/core/check/checks/`).',
+    '',
+    '| check | what is found counts as | when nothing is found |',
+    '| --- | --- | --- |',
+    ...rows,
+    '',
+  ].join('\n');
+  return pages;
+}
