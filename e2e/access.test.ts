@@ -23,7 +23,7 @@ describe.each([
   ['day', 390],
   ['night', 390],
 ] as const)('%s glass, %d px wide', (glass, width) => {
-  test('axe finds nothing on the Bench, its editors, the Shelf, and the Host book', async () => {
+  test('axe finds nothing on the Bench, its editors, the Shelf, Sites, and the Host book', async () => {
     const { context, page } = await newVisitor(world.browser, { width, height: 800 });
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
@@ -47,6 +47,9 @@ describe.each([
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     await press(page, 'link', 'Shelf');
     await find(page, 'button', 'Remove The ferry at first light');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'link', 'Sites');
+    await waitForText(page, 'What its editor keeps');
     expect(await findings(page)).toEqual([]);
     await press(page, 'link', 'Hosts');
     await find(page, 'region', 'All hosts against all settings');

@@ -60,9 +60,7 @@ describe('a cover', () => {
       await page.select('.code-head select', 'cover');
       await openToken(page, 'a plain cover', 'Cover picture');
       const field = (await page.waitForSelector('input[aria-label="Picture file"]'))!;
-      await (field as never as { uploadFile: (path: string) => Promise<void> }).uploadFile(
-        'demo/covers/k7wq2m9d.webp',
-      );
+      await (field as never as { uploadFile: (path: string) => Promise<void> }).uploadFile('demo/covers/k7wq2m9d.webp');
       const focus = await find(page, 'slider', 'What matters in the picture');
       await focus.focus();
       for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowLeft');

@@ -98,6 +98,15 @@ async function makeComparison(page: Page, host: (name: string) => string): Promi
   await waitForText(page, 'In words');
 }
 
+async function makeCover(page: Page, at: (host: string) => string): Promise<void> {
+  await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
+  await waitForText(page, 'Opening the sluice');
+  await page.select('.code-head select', 'cover');
+  await press(page, 'button', 'a plain cover');
+  await press(page, 'button', 'Take the host’s picture');
+  await page.waitForFunction(() => / kB$/.test(document.querySelector('.cover-weight')?.textContent ?? ''));
+}
+
 async function openBook(page: Page, path: string, words: string): Promise<void> {
   await page.goto(new URL(path, page.url()).href);
   await waitForText(page, words);
@@ -116,6 +125,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
   { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
   { name: 'hosts-night', night: true, prepare: (page) => openBook(page, '/hosts/gatherfold', 'From link to frame') },
+  { name: 'bench-cover', prepare: makeCover },
+  { name: 'sites', prepare: (page) => openBook(page, '/sites/mill', 'What its editor keeps') },
   { name: 'shelf', prepare: makeSeveral },
   { name: 'shelf-night', night: true, prepare: makeSeveral },
 ];

@@ -2,13 +2,14 @@ import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { cardSchema } from '../src/core/hosts/card.ts';
+import { siteSchema } from '../src/core/model/site.ts';
 import { checkPages } from '../src/messages/checkPages.ts';
 import { repairsTable } from '../src/messages/repairsTable.ts';
 
-/** Writes the JSON Schema of the host card from the schema that the application uses. */
-const file = join(import.meta.dirname, '../docs/formats/host-card.schema.json');
-writeFileSync(file, `${JSON.stringify(z.toJSONSchema(cardSchema, { io: 'input' }), null, 2)}\n`);
-console.log(`written: ${file}`);
+/** Writes the JSON Schemas of our formats from the schemas that the application uses. */
+const formats = join(import.meta.dirname, '../docs/formats');
+for (const [name, schema] of Object.entries({ 'host-card': cardSchema, site: siteSchema }))
+  writeFileSync(join(formats, `${name}.schema.json`), `${JSON.stringify(z.toJSONSchema(schema, { io: 'input' }), null, 2)}\n`);
 
 writeFileSync(join(import.meta.dirname, '../docs/repairs.md'), repairsTable());
 

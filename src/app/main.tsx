@@ -10,6 +10,7 @@ import { listenForShortcuts } from './commands/shortcuts.ts';
 import { Screens } from './routes.tsx';
 import { startAutosave } from './state/autosave.ts';
 import { readOwn } from './state/ownCards.ts';
+import { readOwnSites } from './state/ownSites.ts';
 import { Unbroken } from './ui/Unbroken.tsx';
 import { makeStore } from './state/store.ts';
 import { storageFound, themeChosen } from './state/view.ts';
@@ -21,6 +22,7 @@ startAutosave(store);
 listenForShortcuts(store);
 void store.dispatch(loadWorld());
 void readOwn(store);
+void readOwnSites(store);
 findPreference('theme')
   .then((theme) => {
     const night = theme === 'night' || (theme === undefined && matchMedia('(prefers-color-scheme: dark)').matches);

@@ -8,6 +8,7 @@ import { NotLoaded } from './ui/NotLoaded.tsx';
 /** Loaded when they are first opened: the Bench has no need of them. */
 const HostBook = lazily(() => import('./screens/hosts/HostBook.tsx').then((module) => module.HostBook), NotLoaded);
 const Shelf = lazily(() => import('./screens/shelf/Shelf.tsx').then((module) => module.Shelf), NotLoaded);
+const Sites = lazily(() => import('./screens/sites/Sites.tsx').then((module) => module.Sites), NotLoaded);
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
 /** Every view has an address of its own. */
@@ -20,6 +21,8 @@ export const Screens = (): ReactElement => (
       <Route path="hosts" element={shown(<HostBook part="grid" />)} />
       <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
       <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />
+      <Route path="sites" element={shown(<Sites />)} />
+      <Route path="sites/:id" element={shown(<Sites />)} />
       <Route path="*" element={<Bench />} />
     </Route>
   </Routes>

@@ -139,6 +139,13 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   severalCards: ({ actual }) =>
     `${actual} claim this link with equal right. Which of them is followed is chance: make the link form of one of them more specific, in the Host book.`,
   hostCondition: ({ actual }) => actual,
+  formNotKept: ({ actual }) => `The editor of ${actual} does not keep this form of code.`,
+  scriptStripped: ({ actual }) =>
+    `The editor of ${actual} takes scripts out: nothing but the placeholder would be left. Take a form without script, or a link.`,
+  framePolicy: ({ actual, expected }) =>
+    `The site’s Content Security Policy does not let ${actual} into frames. Whoever looks after the site must add it: ${expected}`,
+  accentContrast: ({ actual }) =>
+    `The accent colour has a contrast of ${actual} to 1 with the ground; buttons and bars need 3 to 1 to be seen.`,
   coverForm: () => 'It is to load on request only, and this form of code has no cover to ask with.',
   coverFromHost: ({ actual }) =>
     `The cover picture lies at ${actual}, so the host is asked for it before any visitor wanted that. Put the picture on your site, or into the code.`,
@@ -179,6 +186,10 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   reachedOddly: () => 'Use the new address',
   severalCards: () => '',
   hostCondition: () => '',
+  formNotKept: () => 'Take a form that it keeps',
+  scriptStripped: () => '',
+  framePolicy: () => '',
+  accentContrast: ({ expected }) => `Use ${expected}`,
   coverForm: () => 'Take the form with a cover',
   coverFromHost: () => 'Choose another picture',
   coverHeavy: () => 'Make it smaller',

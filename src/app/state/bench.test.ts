@@ -25,7 +25,7 @@ describe('every change can be undone and redone', () => {
     ['a setting', changed({ change: { start: 5 } })],
     ['another candidate', chosen(1)],
     ['a form', formChosen('fixed')],
-    ['a site', siteChosen('ferry')],
+    ['a site', siteChosen({ site: 'ferry', form: 'fixed' })],
   ])('%s', (_, action) => {
     const done = reducer(start, action);
     expect(done.present).not.toEqual(start.present);

@@ -2,7 +2,7 @@ import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
 import { AS_IT_STANDS } from '../../core/live/keep.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
-import type { Work } from './work.ts';
+import type { Work, WorkForm } from './work.ts';
 
 /** The Bench: one work, its past, and what was undone. Steps of one gesture are one step to undo. */
 export interface BenchState {
@@ -82,7 +82,8 @@ export const benchSlice = createSlice({
       state.gesture = null;
     },
     formChosen: (state, { payload }: PayloadAction<CodeFormId>) => step(state, { form: payload }),
-    siteChosen: (state, { payload }: PayloadAction<string>) => step(state, { site: payload }),
+    /** Another site, with the form of code that it takes. */
+    siteChosen: (state, { payload }: PayloadAction<{ site: string; form: WorkForm }>) => step(state, payload),
     undone: (state) => {
       const before = state.past.pop();
       if (!before) return;

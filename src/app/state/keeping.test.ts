@@ -79,8 +79,8 @@ describe('what the screen is computed from', () => {
   });
 
   test('a setting taken back is not sent, though the link asks for it', () => {
-    expect(settingsWith({ start: 9 }, { start: null }, 'T')).toEqual({ title: 'T' });
-    expect(settingsWith({ title: 'own' }, {}, 'T')).toEqual({ title: 'own' });
+    expect(settingsWith({ start: 9 }, { start: null }, { title: 'T' })).toEqual({ title: 'T' });
+    expect(settingsWith({ title: 'own' }, {}, { title: 'T' })).toEqual({ title: 'own' });
   });
 
   test('of several candidates the first usable one, or the one chosen', () => {

@@ -6,6 +6,7 @@ import type { Facts } from '../../core/model/item.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/recognise/anatomy.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
+import type { Settings } from '../../core/settings/list.ts';
 import type { State } from './store.ts';
 import { settingsWith } from './work.ts';
 import { reachKey } from './world.ts';
@@ -59,19 +60,37 @@ export const selectFacts = createSelector(
   (facts, contentHeight): Facts => (contentHeight === undefined ? facts : { ...facts, contentHeight }),
 );
 
-export const selectSite = createSelector(
-  [(state: State) => state.world.sites, (state: State) => state.bench.present.site],
-  (sites, id) => {
-    return sites.find((site) => site.id === id) ?? sites[0] ?? null;
-  },
+export const selectSites = createSelector(
+  [(state: State) => state.world.sites, (state: State) => state.world.ownSites],
+  (ours, own) => [
+    ...ours.map((site) => own.find(({ id }) => id === site.id) ?? site),
+    ...own.filter(({ id }) => !ours.some((site) => site.id === id)),
+  ],
 );
 
-/** Into code in hand no title is laid that nobody asked for. */
-const selectTitle = (state: State): string | undefined =>
-  state.bench.present.code === null ? selectHostFacts(state).title : undefined;
+export const selectSite = createSelector([selectSites, (state: State) => state.bench.present.site], (sites, id) => {
+  return sites.find((site) => site.id === id) ?? sites[0] ?? null;
+});
 
-const selectSettings = createSelector([selectItem, selectChanges, selectTitle], (item, changes, title) =>
-  settingsWith(item?.settings ?? {}, changes, title),
+/** The item's own title, and the space that the site keeps; nothing is laid into code in hand that nobody asked for. */
+const selectUsual = createSelector(
+  [
+    (state: State) => state.bench.present.code === null,
+    (state: State): string | undefined => selectHostFacts(state).title,
+    (state: State) => selectSite(state)?.space,
+  ],
+  (anew, title, space): Settings =>
+    anew
+      ? {
+          ...(title && { title }),
+          ...(space?.above && { spaceAbove: space.above }),
+          ...(space?.below && { spaceBelow: space.below }),
+        }
+      : {},
+);
+
+const selectSettings = createSelector([selectItem, selectChanges, selectUsual], (item, changes, usual) =>
+  settingsWith(item?.settings ?? {}, changes, usual),
 );
 
 /** The frame address that visitors get, with what the host cannot do without; null where there is none to ask. */

@@ -33,8 +33,8 @@ export const workSchema = z.object({
   site: z.string(),
 });
 
-/** What holds in the end: the item's own title, what the link or code asks for, and the changes laid over both. */
-export function settingsWith(asked: Settings, changes: SettingsFix, title?: string): Settings {
-  const laid = { ...(title && { title }), ...asked, ...changes };
+/** What holds in the end: what is usual for item and site, what the link or code asks for, and the changes laid over both. */
+export function settingsWith(asked: Settings, changes: SettingsFix, usual: Settings = {}): Settings {
+  const laid = { ...usual, ...asked, ...changes };
   return Object.fromEntries(Object.entries(laid).filter(([, value]) => value !== null));
 }

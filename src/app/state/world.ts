@@ -17,6 +17,8 @@ export interface WorldState {
   /** An imported list of oEmbed providers. */
   providers: Providers;
   sites: Site[];
+  /** Sites of the user's own, which stand before ours of the same id. */
+  ownSites: Site[];
   example: string;
   /** By canonical link; an empty record where the host said nothing. */
   facts: Record<string, Facts>;
@@ -104,6 +106,7 @@ const initialState: WorldState = {
   ownCards: [],
   providers: [],
   sites: [],
+  ownSites: [],
   example: '',
   facts: {},
   resolved: {},
@@ -116,6 +119,9 @@ export const worldSlice = createSlice({
   reducers: {
     ownCardsRead: (state, { payload }: PayloadAction<HostCard[]>) => {
       state.ownCards = payload;
+    },
+    ownSitesRead: (state, { payload }: PayloadAction<Site[]>) => {
+      state.ownSites = payload;
     },
     providersRead: (state, { payload }: PayloadAction<Providers>) => {
       state.providers = payload;
@@ -148,4 +154,4 @@ export const worldSlice = createSlice({
       }),
 });
 
-export const { ownCardsRead, providersRead } = worldSlice.actions;
+export const { ownCardsRead, ownSitesRead, providersRead } = worldSlice.actions;

@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { z } from 'zod';
 import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
+import { siteSchema, type Site } from '../../core/model/site.ts';
 import { workSchema, type Work } from '../state/work.ts';
 
 /** An embed as it is kept. Times are milliseconds since the epoch. */
@@ -23,9 +24,11 @@ const database = new Dexie('refenestra') as Dexie & {
   embeds: EntityTable<SavedEmbed, 'id'>;
   preferences: EntityTable<Preference, 'name'>;
   cards: EntityTable<{ id: string }, 'id'>;
+  sites: EntityTable<{ id: string }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
 database.version(2).stores({ cards: 'id' });
+database.version(3).stores({ sites: 'id' });
 
 const savedSchema = z.object({
   id: z.string(),
@@ -85,4 +88,18 @@ export async function saveCards(cards: readonly HostCard[]): Promise<void> {
 
 export async function removeCard(id: string): Promise<void> {
   await database.cards.delete(id);
+}
+
+/** Sites of the user's own, and changed ones of ours, by the same rule. */
+export async function listSites(): Promise<Site[]> {
+  const rows = await database.sites.toArray();
+  return rows.flatMap((row) => siteSchema.safeParse(row).data ?? []);
+}
+
+export async function saveSite(site: Site): Promise<void> {
+  await database.sites.put(site);
+}
+
+export async function removeSite(id: string): Promise<void> {
+  await database.sites.delete(id);
 }

@@ -15,6 +15,8 @@ export const PaneShut = (): ReactElement => draw('M3 3h14v14H3z M10 3v14', 'M5 5
 export const BenchSign = (): ReactElement => draw('M2.5 8h15 M4.5 8v8 M15.5 8v8 M6.5 3.5h7V8h-7z M10 3.5V8');
 export const ShelfSign = (): ReactElement =>
   draw('M2.5 9.5h15 M2.5 17h15 M4.5 4v5.5 M7.5 5v4.5 M10 4v5.5 M6 12v5 M9.5 11.5V17 M13 12.5V17');
+/** A house of one room, its column of text between the walls. */
+export const SitesSign = (): ReactElement => draw('M3 17V7l7-4.5L17 7v10z M7 9.5h6 M7 12h6 M7 14.5h4');
 export const BookSign = (): ReactElement =>
   draw('M10 5v11.5 M2.5 4.5h5A2.5 2.5 0 0 1 10 7v9.5a2 2 0 0 0-2-2H2.5z M17.5 4.5h-5A2.5 2.5 0 0 0 10 7v9.5a2 2 0 0 1 2-2h5.5z');
 export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-3 M4 7l3 3');

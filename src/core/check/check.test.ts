@@ -4,6 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { checkPages } from '../../messages/checkPages.ts';
 import { sayFinding, sayRemedy } from '../../messages/en.ts';
 import type { Facts } from '../model/item.ts';
+import { siteSchema } from '../model/site.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
 import { book, sites } from '../tests/world.ts';
@@ -16,9 +17,11 @@ const SOUND = 'http://murmurfold.localhost:4600/quillmarsh-mill/the-mill-at-nigh
 const TITLED = { title: 'T' };
 const site = sites[0]!;
 
-function findings(link: string, settings: Settings, facts: Facts = {}, form: CodeFormId = 'responsive') {
+function findings(link: string, settings: Settings, facts: Facts = {}, to: { form?: CodeFormId; at?: object } = {}) {
+  const { form = 'responsive', at = {} } = to;
   const { item } = bringIn(link, book)[0]!;
-  return makeEmbed(item!, { ...item!.settings, ...settings }, { book, site, form, facts }).findings;
+  return makeEmbed(item!, { ...item!.settings, ...settings }, { book, site: siteSchema.parse({ ...site, ...at }), form, facts })
+    .findings;
 }
 
 describe('each check finds its trouble, and its remedy ends it', () => {
@@ -56,6 +59,8 @@ interface Case {
   settings?: Settings;
   facts?: Facts;
   form?: CodeFormId;
+  /** What is particular about the site. */
+  at?: object;
   /** What its button says; absent where a person has to do it. */
   remedy?: string;
 }
@@ -118,20 +123,25 @@ const CASES: Readonly<Record<string, Case>> = {
   obsoleteAttribute: { on: `<iframe src="${VIDEO}" title="T" scrolling="no"></iframe>` },
   saidTwice: { on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=3&amp;from=9" title="T"></iframe>' },
   languageDiffers: { on: BOOKLET, settings: { ...TITLED, language: 'nl' }, remedy: 'Use en' },
+  formNotKept: { on: VIDEO, settings: TITLED, at: { keeps: ['fixed'] }, remedy: 'Take a form that it keeps' },
+  scriptStripped: { on: ALBUM, settings: { ...TITLED, textLink: 'T' }, at: { strips: { scripts: true } } },
+  framePolicy: { on: VIDEO, settings: TITLED, at: { frames: ['https://media.example'] } },
+  accentContrast: { on: SOUND, settings: { ...TITLED, accent: '#f4e9c8' }, remedy: 'Use Lichen' },
   linkForNobody: { on: ALBUM, settings: TITLED, remedy: 'Link as “T”' },
 };
 
 describe('each further check', () => {
-  test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', remedy }) => {
-    const found = findings(on, settings, facts, form).find((finding) => finding.code === code);
-    expect(found, JSON.stringify(findings(on, settings, facts, form))).toBeDefined();
+  test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', at = {}, remedy }) => {
+    const look = (asked: Settings, as: CodeFormId) => findings(on, asked, facts, { form: as, at });
+    const found = look(settings, form).find((finding) => finding.code === code);
+    expect(found, JSON.stringify(look(settings, form))).toBeDefined();
     expect(sayFinding(found!).length).toBeGreaterThan(20);
     expect(found!.remedy && sayRemedy({ ...found!, remedy: found!.remedy })).toBe(remedy);
     const fix = found!.remedy;
     const change = fix?.by === 'settings' ? fix.change : {};
     const after = Object.fromEntries(Object.entries({ ...settings, ...change }).filter(([, v]) => v !== null));
     const as = fix?.by === 'form' && isCodeForm(fix.form) ? fix.form : form;
-    const left = findings(on, after, facts, as).some((finding) => finding.code === code);
+    const left = look(after, as).some((finding) => finding.code === code);
     expect(left).toBe(fix === undefined || fix.by === 'asking');
   });
 
@@ -166,7 +176,7 @@ describe('a check keeps quiet', () => {
   ] as const)('%s', (_, link, settings) => expect(findings(link, settings)).toEqual([]));
 
   test('about the frame where only a link is taken', () =>
-    expect(findings(VIDEO, { width: 900, widthMode: 'fixed' }, {}, 'link')).toEqual([]));
+    expect(findings(VIDEO, { width: 900, widthMode: 'fixed' }, {}, { form: 'link' })).toEqual([]));
 });
 
 test('the most serious comes first', () => {

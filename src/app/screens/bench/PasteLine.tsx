@@ -1,9 +1,10 @@
 import { MenuItem, TextField } from '@mui/material';
 import type { ClipboardEvent, ReactElement } from 'react';
 import { bringIn } from '../../../core/pipeline.ts';
+import { isCodeForm } from '../../../core/write/forms/list.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
-import { selectBook, selectItem, selectRecognised, selectSite } from '../../state/selectors.ts';
+import { selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 /** More than this is not laid into a field; it is told by its length. */
@@ -89,8 +90,15 @@ function FoundPlayer(): ReactElement | null {
 
 function SiteChoice(): ReactElement {
   const dispatch = useAppDispatch();
-  const sites = useAppSelector((state) => state.world.sites);
+  const sites = useAppSelector(selectSites);
   const site = useAppSelector(selectSite);
+  const form = useAppSelector((state) => state.bench.present.form);
+  // Whoever chose a form keeps it; otherwise it is the one that the site takes first.
+  const choose = (id: string): void => {
+    const next = sites.find((one) => one.id === id);
+    const usual = next && isCodeForm(next.form) ? next.form : 'responsive';
+    dispatch(siteChosen({ site: id, form: form === (site?.form ?? 'responsive') ? usual : form }));
+  };
   return (
     <TextField
       select
@@ -98,7 +106,7 @@ function SiteChoice(): ReactElement {
       label="For the site"
       className="site-choice"
       value={site?.id ?? ''}
-      onChange={(event) => dispatch(siteChosen(event.target.value))}
+      onChange={(event) => choose(event.target.value)}
     >
       {sites.map(({ id, name, column }) => (
         <MenuItem key={id} value={id}>

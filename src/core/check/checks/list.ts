@@ -30,11 +30,18 @@ import { tallerThanScreen } from './tallerThanScreen.ts';
 import { titleMissing } from './titleMissing.ts';
 import { tooWide } from './tooWide.ts';
 import { unknownParameter } from './unknownParameter.ts';
+import { accentContrast } from './accentContrast.ts';
+import { formNotKept } from './formNotKept.ts';
+import { framePolicy } from './framePolicy.ts';
+import { scriptStripped } from './scriptStripped.ts';
 
 /** Every check. Among findings of one severity, this is their order. One file each. */
 export const CHECKS = [
   notReachable,
   insecureFrame,
+  framePolicy,
+  formNotKept,
+  scriptStripped,
   runsOwnCode,
   coverFromHost,
   sandboxBlocks,
@@ -52,6 +59,7 @@ export const CHECKS = [
   scrollsInside,
   loadsAllAtOnce,
   ratioDiffers,
+  accentContrast,
   reachedOddly,
   severalCards,
   titleMissing,

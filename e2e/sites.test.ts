@@ -1,0 +1,86 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { bringIn, codeOf, openBench, replaceText } from './bench.ts';
+import { find, newVisitor, press, waitForText } from './driver.ts';
+import { useServerAndBrowser } from './world.ts';
+
+/** The destinations: made, changed, kept, and what the Bench makes of them. */
+const world = useServerAndBrowser();
+
+async function visit(path: string, work: (page: Page) => Promise<void>): Promise<void> {
+  const { context, page } = await newVisitor(world.browser);
+  await page.goto(world.server.address + path);
+  await work(page);
+  await context.close();
+}
+
+const set = async (page: Page, role: string, name: string, text: string): Promise<void> =>
+  replaceText(page, await find(page, role, name), text);
+
+describe('Sites', () => {
+  test('a site is changed, and kept over a reload; the Bench follows its column and its form', () =>
+    visit('/sites/mill', async (page) => {
+      await waitForText(page, 'What its editor keeps');
+      await set(page, 'spinbutton', 'Column px', '500');
+      await page.select('.site select', 'padded');
+      await press(page, 'button', 'Keep the changes');
+      await find(page, 'button', 'Back to the shipped one');
+      await page.reload();
+      await waitForText(page, '500 px');
+      await openBench(page, world.server.address);
+      await bringIn(page, `${world.host('lanternreel')}/see/k7wq2m9d`);
+      await waitForText(page, 'column 500');
+      await page.goto(`${world.server.address}/sites/mill`);
+      await press(page, 'button', 'Back to the shipped one');
+      await waitForText(page, '720 px');
+    }));
+
+  test('what is wrong is told at its place, and cannot be kept', () =>
+    visit('/sites/ferry', async (page) => {
+      await waitForText(page, 'What its editor keeps');
+      await set(page, 'textbox', 'Value of colour 1', 'red');
+      await waitForText(page, 'a colour is written #rrggbb');
+      const keep = await find(page, 'button', 'Keep the changes');
+      expect(await keep.evaluate((button) => (button as HTMLButtonElement).disabled)).toBe(true);
+      await set(page, 'textbox', 'Value of colour 1', '#f4f0e8');
+      await waitForText(page, 'under 3');
+    }));
+
+  test('a new site comes from another, and from a file; a wrong file is refused with its place', () =>
+    visit('/sites/ferry', async (page) => {
+      await waitForText(page, 'What its editor keeps');
+      await press(page, 'button', 'New site, like this one');
+      await find(page, 'button', 'Remove the site');
+      await press(page, 'button', 'Remove the site');
+      const folder = mkdtempSync(join(tmpdir(), 'sites-'));
+      const field = (await page.waitForSelector('.sites-list input[type=file]')) as ElementHandle<HTMLInputElement>;
+      const give = async (data: unknown): Promise<void> => {
+        writeFileSync(join(folder, 'site.json'), JSON.stringify(data));
+        await field.uploadFile(join(folder, 'site.json'));
+      };
+      const mill = (await page.evaluate(() => fetch('/api/sites').then((answer) => answer.json()))) as object[];
+      await give({ ...mill[0], id: 'harbour', name: 'Harbour Office', column: 10 });
+      await waitForText(page, 'This is no site: at column');
+      await give({ ...mill[0], id: 'harbour', name: 'Harbour Office', column: 610 });
+      await waitForText(page, 'Harbour Office');
+      await page.waitForFunction(() => location.pathname === '/sites/harbour');
+      rmSync(folder, { recursive: true });
+    }));
+
+  test('a site whose editor keeps little starts with what it keeps, and another form is warned of', () =>
+    visit('/', async (page) => {
+      await bringIn(page, `${world.host('lanternreel')}/see/k7wq2m9d`);
+      await waitForText(page, 'Opening the sluice');
+      await press(page, 'combobox', 'For the site');
+      await press(page, 'option', 'Saltings Bakehouse · 600 px');
+      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('width="600"'));
+      await page.select('.code-head select', 'cover-script');
+      await waitForText(page, 'does not keep this form of code');
+      await press(page, 'button', 'Take a form that it keeps');
+      await page.waitForFunction(() => document.querySelector<HTMLSelectElement>('.code-head select')!.value === 'fixed');
+      expect(await codeOf(page)).toContain('height="338"');
+    }));
+});

@@ -1,0 +1,119 @@
+import { Button } from '@mui/material';
+import type { ReactElement } from 'react';
+import { contrastOf, LEAST_CONTRAST, sayContrast } from '../../../core/model/contrast.ts';
+import type { Site } from '../../../core/model/site.ts';
+import { parseColour } from '../../../core/model/values.ts';
+
+interface LooksProps {
+  name: string;
+  looks: Site['light'];
+  set: (looks: Site['light']) => void;
+  wrong: string | undefined;
+}
+
+/** Text and ground of one theme, with their contrast. */
+export const Looks = ({ name, looks, set, wrong }: LooksProps): ReactElement => (
+  <div className="looks">
+    <b style={{ color: parseColour(looks.text), background: parseColour(looks.ground) }}>{name}</b>
+    <ColourInput label={`${name}: text`} value={looks.text} set={(text) => set({ ...looks, text })} />
+    <ColourInput label={`${name}: ground`} value={looks.ground} set={(ground) => set({ ...looks, ground })} />
+    <Contrast one={looks.text} other={looks.ground} least={LEAST_CONTRAST.text} />
+    {wrong && <small className="wrong">{wrong}</small>}
+  </div>
+);
+
+interface PaletteProps {
+  site: Site;
+  set: (palette: Site['palette']) => void;
+  wrong: string | undefined;
+}
+
+/** The brand colours by name, each with its contrast against both grounds. */
+export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
+  const { palette, light, dark } = site;
+  const put = (at: number, part: Partial<Site['palette'][number]>): void =>
+    set(palette.map((one, i) => (i === at ? { ...one, ...part } : one)));
+  return (
+    <table className="palette">
+      <thead>
+        <tr>
+          <th scope="col">Brand colour</th>
+          <th scope="col">Value</th>
+          <th scope="col">On light</th>
+          <th scope="col">On dark</th>
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        {palette.map(({ name, colour }, i) => (
+          <tr key={i}>
+            <td>
+              <input
+                aria-label={`Name of colour ${i + 1}`}
+                value={name}
+                onChange={(event) => put(i, { name: event.target.value })}
+              />
+            </td>
+            <td>
+              <ColourInput label={`Value of colour ${i + 1}`} value={colour} set={(next) => put(i, { colour: next })} />
+            </td>
+            <td>
+              <Contrast one={colour} other={light.ground} least={LEAST_CONTRAST.parts} />
+            </td>
+            <td>
+              <Contrast one={colour} other={dark.ground} least={LEAST_CONTRAST.parts} />
+            </td>
+            <td>
+              <button
+                type="button"
+                className="inline-remedy"
+                aria-label={`Remove ${name}`}
+                onClick={() => set(palette.filter((_, at) => at !== i))}
+              >
+                Remove
+              </button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+      <tfoot>
+        <tr>
+          <td colSpan={5}>
+            <Button
+              disabled={palette.length >= 24}
+              onClick={() => set([...palette, { name: `Colour ${palette.length + 1}`, colour: light.text }])}
+            >
+              Add a colour
+            </Button>
+            {wrong && <small className="wrong">{wrong}</small>}
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+  );
+}
+
+const ColourInput = ({ label, value, set }: { label: string; value: string; set: (value: string) => void }): ReactElement => (
+  <span className="colour">
+    <i style={{ background: parseColour(value) }} />
+    <input
+      aria-label={label}
+      value={value}
+      size={9}
+      spellCheck={false}
+      onChange={(event) => set(event.target.value.toLowerCase())}
+    />
+  </span>
+);
+
+/** The ratio in figures, and in a word whether it is enough. */
+function Contrast({ one, other, least }: { one: string; other: string; least: number }): ReactElement {
+  const [a, b] = [parseColour(one), parseColour(other)];
+  if (!a || !b) return <span className="contrast">no colour</span>;
+  const ratio = contrastOf(a, b);
+  return (
+    <span className="contrast" data-enough={ratio >= least}>
+      {sayContrast(ratio)} {ratio >= least ? 'enough' : `under ${least}`}
+    </span>
+  );
+}

@@ -1,0 +1,234 @@
+import { Button } from '@mui/material';
+import { useState, type ChangeEvent, type ReactElement, type ReactNode } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { siteSchema, type Site } from '../../../core/model/site.ts';
+import { paletteToCss, paletteToTokens, tokensToPalette } from '../../../core/sites/palette.ts';
+import { FORMS } from '../../../core/write/forms/list.ts';
+import { dropSite, keepSite } from '../../state/ownSites.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { readFiles, saveFile } from '../../ui/files.ts';
+import { ColumnDrawing } from './ColumnDrawing.tsx';
+import { Looks, Palette } from './Colours.tsx';
+
+/** One site, open to change. What is not right is told at its place, and nothing is kept until all of it is. */
+export function SiteEditor({ site }: { site: Site }): ReactElement {
+  const store = useStore() as Store;
+  const own = useAppSelector((state) => state.world.ownSites.some(({ id }) => id === site.id));
+  const shipped = useAppSelector((state) => state.world.sites.some(({ id }) => id === site.id));
+  const navigate = useNavigate();
+  const [draft, setDraft] = useState<Site>(site);
+  const checked = siteSchema.safeParse(draft);
+  const change = (part: Partial<Site>): void => setDraft((before) => ({ ...before, ...part }));
+  const wrong = (path: string): string | undefined =>
+    checked.error?.issues.find((issue) => issue.path.join('.').startsWith(path))?.message;
+  const changed = JSON.stringify(draft) !== JSON.stringify(site);
+  const drop = async (): Promise<void> => {
+    await dropSite(store, site.id);
+    if (!shipped) void navigate('/sites');
+  };
+  return (
+    <form
+      className="site"
+      aria-label={`Site ${site.name}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (checked.success) void keepSite(store, checked.data);
+      }}
+    >
+      <header className="site-head">
+        <h2>{site.name}</h2>
+        <Button type="submit" variant="contained" disabled={!checked.success || !changed}>
+          {changed ? 'Keep the changes' : 'Kept'}
+        </Button>
+        <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>Export the site</Button>
+        {own && <Button onClick={() => void drop()}>{shipped ? 'Back to the shipped one' : 'Remove the site'}</Button>}
+      </header>
+      <div className="site-parts">
+        <Part title="Address">
+          <TextRow label="Name" value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
+          <TextRow
+            label="Address of its pages"
+            value={draft.address}
+            wrong={wrong('address')}
+            set={(address) => change({ address })}
+          />
+          <TextRow label="Language" value={draft.language} wrong={wrong('language')} set={(language) => change({ language })} />
+        </Part>
+        <Part title="Column">
+          <ColumnDrawing site={draft} />
+          <div className="numbers">
+            <NumberRow label="Column" value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
+            <NumberRow label="Side margin" value={draft.margin} wrong={wrong('margin')} set={(margin) => change({ margin })} />
+            {(['phone', 'tablet', 'desktop'] as const).map((name) => (
+              <NumberRow
+                key={name}
+                label={`Width of a ${name}`}
+                value={draft.breakpoints[name]}
+                wrong={wrong(`breakpoints.${name}`)}
+                set={(pixels) => change({ breakpoints: { ...draft.breakpoints, [name]: pixels } })}
+              />
+            ))}
+            <NumberRow
+              label="Text size"
+              value={draft.typeface.size}
+              wrong={wrong('typeface')}
+              set={(size) => change({ typeface: { ...draft.typeface, size } })}
+            />
+            <NumberRow
+              label="Space above embeds"
+              value={draft.space.above}
+              wrong={wrong('space.above')}
+              set={(above) => change({ space: { ...draft.space, above } })}
+            />
+            <NumberRow
+              label="Space below embeds"
+              value={draft.space.below}
+              wrong={wrong('space.below')}
+              set={(below) => change({ space: { ...draft.space, below } })}
+            />
+          </div>
+        </Part>
+        <Part title="Colours">
+          <Looks name="Light" looks={draft.light} set={(light) => change({ light })} wrong={wrong('light')} />
+          <Looks name="Dark" looks={draft.dark} set={(dark) => change({ dark })} wrong={wrong('dark')} />
+          <label className="tick">
+            <input
+              type="checkbox"
+              checked={draft.followsTheme}
+              onChange={(event) => change({ followsTheme: event.target.checked })}
+            />
+            Its pages turn dark for visitors who want that
+          </label>
+          <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
+          <div className="site-files">
+            <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
+              Export as design tokens
+            </Button>
+            <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>Export as CSS</Button>
+            <Button component="label" role={undefined}>
+              Bring in design tokens
+              <input
+                type="file"
+                accept=".json,application/json"
+                className="hidden-words"
+                onChange={(event) => void readTokens(event).then((palette) => palette.length > 0 && change({ palette }))}
+              />
+            </Button>
+          </div>
+        </Part>
+        <Part title="What its editor keeps">
+          <CodeKept draft={draft} change={change} wrong={wrong} />
+        </Part>
+      </div>
+    </form>
+  );
+}
+
+async function readTokens(event: ChangeEvent<HTMLInputElement>): Promise<Site['palette']> {
+  const [file] = await readFiles(event.target);
+  try {
+    return tokensToPalette(JSON.parse(file?.text ?? ''));
+  } catch {
+    return [];
+  }
+}
+
+interface KeptProps {
+  draft: Site;
+  change: (part: Partial<Site>) => void;
+  wrong: (path: string) => string | undefined;
+}
+
+function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
+  const keep = (id: string, on: boolean): void =>
+    change({ keeps: on ? [...draft.keeps, id] : draft.keeps.filter((one) => one !== id) });
+  const frames = draft.frames?.join(' ') ?? '';
+  return (
+    <>
+      <label className="row">
+        <span>Form that is taken first</span>
+        <select value={draft.form} onChange={(event) => change({ form: event.target.value })}>
+          {FORMS.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <fieldset className="kept-forms">
+        <legend>Forms that survive (none ticked: nobody knows, so all are offered)</legend>
+        {FORMS.map(({ id, label }) => (
+          <label key={id} className="tick">
+            <input type="checkbox" checked={draft.keeps.includes(id)} onChange={(event) => keep(id, event.target.checked)} />
+            {label}
+          </label>
+        ))}
+      </fieldset>
+      <label className="tick">
+        <input
+          type="checkbox"
+          checked={draft.strips.scripts}
+          onChange={(event) => change({ strips: { ...draft.strips, scripts: event.target.checked } })}
+        />
+        It takes scripts out
+      </label>
+      <TextRow
+        label="Short code template"
+        value={draft.shortcode ?? ''}
+        wrong={wrong('shortcode')}
+        set={(text) => change({ shortcode: text === '' ? undefined : text })}
+      />
+      <TextRow
+        label="Hosts let into frames (empty: all)"
+        value={frames}
+        wrong={wrong('frames')}
+        set={(text) => change({ frames: text.trim() === '' ? null : text.split(/[\s,]+/).filter(Boolean) })}
+      />
+    </>
+  );
+}
+
+const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
+  <section className="site-part">
+    <h3>{title}</h3>
+    {children}
+  </section>
+);
+
+interface RowProps<Value> {
+  label: string;
+  value: Value;
+  wrong: string | undefined;
+  set: (value: Value) => void;
+}
+
+const TextRow = ({ label, value, wrong, set }: RowProps<string>): ReactElement => {
+  // Typed as it is, so that a space at the end of a list does not vanish under the cursor.
+  const [text, setText] = useState(value);
+  return (
+    <label className="row">
+      <span>{label}</span>
+      <input
+        value={text}
+        aria-invalid={wrong !== undefined}
+        onChange={(event) => (setText(event.target.value), set(event.target.value))}
+      />
+      {wrong && <small className="wrong">{wrong}</small>}
+    </label>
+  );
+};
+
+const NumberRow = ({ label, value, wrong, set }: RowProps<number>): ReactElement => (
+  <label className="row">
+    <span>{label}</span>
+    <input
+      type="number"
+      value={Number.isNaN(value) ? '' : value}
+      aria-invalid={wrong !== undefined}
+      onChange={(event) => set(event.target.valueAsNumber)}
+    />
+    <small>px</small>
+    {wrong && <small className="wrong">{wrong}</small>}
+  </label>
+);

@@ -1,0 +1,39 @@
+import { siteSchema, type Site } from '../../core/model/site.ts';
+import { listSites, removeSite, saveSite } from '../storage/database.ts';
+import type { Store } from './store.ts';
+import { storageFound } from './view.ts';
+import { ownSitesRead } from './world.ts';
+
+/** The user's own sites, as they were kept. */
+export async function readOwnSites(store: Store): Promise<void> {
+  await listSites().then(
+    (sites) => store.dispatch(ownSitesRead(sites)),
+    () => store.dispatch(storageFound('missing')),
+  );
+}
+
+/** Keeps a site; it can be used at once, even where the browser keeps nothing. */
+export async function keepSite(store: Store, site: Site): Promise<void> {
+  const others = store.getState().world.ownSites.filter(({ id }) => id !== site.id);
+  store.dispatch(ownSitesRead([...others, site]));
+  await saveSite(site).catch(() => store.dispatch(storageFound('missing')));
+}
+
+export async function dropSite(store: Store, id: string): Promise<void> {
+  store.dispatch(ownSitesRead(store.getState().world.ownSites.filter((site) => site.id !== id)));
+  await removeSite(id).catch(() => store.dispatch(storageFound('missing')));
+}
+
+/** The site that a file holds, or the sentence that says why it holds none; nothing is written yet. */
+export function readSiteFile(text: string): { site: Site } | { wrong: string } {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { wrong: 'This file is not JSON, so no site either. Choose a file that was exported here.' };
+  }
+  const read = siteSchema.safeParse(data);
+  if (read.success) return { site: read.data };
+  const [issue] = read.error.issues;
+  return { wrong: `This is no site: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.` };
+}
