@@ -15,7 +15,10 @@ module.exports = {
       comment: 'No page, no network, no clock, no storage: only libraries for what is not the heart.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/tests/)' },
-      to: { path: ['^node:', 'node_modules/(?!zod|htmlparser2|url-template|mustache|culori)'], dependencyTypesNot: ['type-only'] },
+      to: {
+        path: ['^node:', 'node_modules/(?!@types/culori|zod|htmlparser2|url-template|mustache|culori)'],
+        dependencyTypesNot: ['type-only'],
+      },
     },
     ...STEPS.map((step) => ({
       name: `${step}-knows-no-other-step`,
