@@ -59,5 +59,8 @@ export async function copyCode(page: Page): Promise<string> {
 }
 
 /** The code as it stands in the pane. */
-export const codeOf = (page: Page): Promise<string> =>
-  page.$eval('[aria-label="The code"]', (element) => element.textContent ?? '');
+export async function codeOf(page: Page): Promise<string> {
+  // The editor takes the place of the plain text as soon as it is loaded.
+  const pane = (await page.waitForSelector('[aria-label="The code"]'))!;
+  return pane.evaluate((element) => element.textContent ?? '');
+}

@@ -98,6 +98,12 @@ async function makeComparison(page: Page, host: (name: string) => string): Promi
   await waitForText(page, 'In words');
 }
 
+async function makeScreens(page: Page, at: (host: string) => string): Promise<void> {
+  await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
+  await waitForText(page, 'Opening the sluice');
+  await press(page, 'button', 'All screens side by side');
+}
+
 async function makeCover(page: Page, at: (host: string) => string): Promise<void> {
   await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
   await waitForText(page, 'Opening the sluice');
@@ -125,6 +131,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
   { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
   { name: 'hosts-night', night: true, prepare: (page) => openBook(page, '/hosts/gatherfold', 'From link to frame') },
+  { name: 'bench-screens', prepare: makeScreens },
   { name: 'bench-cover', prepare: makeCover },
   { name: 'sites', prepare: (page) => openBook(page, '/sites/mill', 'What its editor keeps') },
   { name: 'shelf', prepare: makeSeveral },

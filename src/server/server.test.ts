@@ -53,6 +53,17 @@ describe('safety', () => {
     },
   );
 
+  test.each([
+    [400, { url: 'file:///etc/hosts' }],
+    [400, { url: 'http://a.b/c.webp', more: 1 }],
+    [502, { url: 'http://169.254.1.1/c.webp' }],
+    [502, { url: `http://localhost:${PORT}/api/health` }],
+  ])('a picture is refused with %d: %j', async (status, body) => {
+    const answer = await request(server).post('/api/picture').set('Host', `localhost:${PORT}`).send(body);
+    expect(answer.status).toBe(status);
+    expect(answer.body).toHaveProperty('error');
+  });
+
   test('resolve asks nobody but the hosts of the sample world', async () => {
     for (const url of ['http://169.254.1.1/', 'https://media.example/a', `http://localhost:${PORT}/api/health`]) {
       const answer = await request(server).post('/api/resolve').set('Host', `localhost:${PORT}`).send({ url });

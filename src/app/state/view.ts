@@ -8,6 +8,8 @@ export interface ViewState {
   theme: 'day' | 'night';
   /** Width in which the page is shown, in CSS pixels; null until the publisher chooses one. */
   pageWidth: number | null;
+  /** Whether the site's screens are shown side by side. */
+  together: boolean;
   /** The part that is pointed at, in tokens and code alike. */
   pointed: Origin | null;
   /** Whether the browser keeps what is saved. */
@@ -26,6 +28,7 @@ const silent: ViewState['player'] = { playing: false };
 const initialState: ViewState = {
   theme: 'day',
   pageWidth: null,
+  together: false,
   pointed: null,
   storage: 'works',
   player: silent,
@@ -44,6 +47,10 @@ export const viewSlice = createSlice({
     },
     pageWidened: (state, { payload }: PayloadAction<number>) => {
       state.pageWidth = payload;
+    },
+    shownTogether: (state, { payload }: PayloadAction<boolean>) => {
+      state.together = payload;
+      state.player = silent;
     },
     pointedAt: (state, { payload }: PayloadAction<Origin | null>) => {
       state.pointed = payload;
@@ -79,6 +86,7 @@ export const viewSlice = createSlice({
 export const {
   themeChosen,
   pageWidened,
+  shownTogether,
   pointedAt,
   storageFound,
   playerReported,

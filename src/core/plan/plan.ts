@@ -24,8 +24,8 @@ export interface Destination {
  * Step 3, `item + settings + site → plan`: every setting asked for ends in exactly one state, with its
  * reason, and nothing is sent for settings that were not touched.
  */
-export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks = () => false }: Destination): Plan {
-  const settings = Object.fromEntries(Object.entries(asking).filter(([id, value]) => !lacks(id as SettingId, value))) as Settings;
+export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks }: Destination): Plan {
+  const settings = lacks ? without(asking, lacks) : asking;
   const card = item.host === null ? null : (book.byId.get(item.host) ?? null);
   const target = (item.target !== null && card?.targets.get(item.target)) || null;
   const asked: Asked = { item, settings: card ? withSiteValues(settings, card, { target, site }) : settings, card, target };
@@ -34,9 +34,10 @@ export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks
     for (const { id } of SETTINGS)
       if (asked.settings[id] !== undefined)
         entries.push(settings[id] === undefined ? { ...settle(id, asked), reason: { code: 'fromSite' } } : settle(id, asked));
-  for (const [id, value] of Object.entries(asking))
-    if (!(id in settings))
-      entries.push({ setting: id as SettingId, asked: value, state: 'not offered', reason: { code: 'formLacks' }, sent: [] });
+  if (settings !== asking)
+    for (const [id, value] of Object.entries(asking))
+      if (!(id in settings))
+        entries.push({ setting: id as SettingId, asked: value, state: 'not offered', reason: { code: 'formLacks' }, sent: [] });
   return {
     entries,
     base: planBase(asked, entries),
@@ -50,6 +51,12 @@ export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks
     box: planBox(asked, site),
     frame: settings,
   };
+}
+
+/** The same where nothing is lacking. */
+function without(asking: Settings, lacks: NonNullable<Destination['lacks']>): Settings {
+  const able = Object.entries(asking).filter(([id, value]) => !lacks(id as SettingId, value));
+  return able.length === Object.keys(asking).length ? asking : (Object.fromEntries(able) as Settings);
 }
 
 const MEDIA: { readonly [Kind in Item['kind']]?: Plan['media'] } = { video: 'video', audio: 'audio', picture: 'img' };

@@ -1,24 +1,10 @@
-import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
-import { useStore } from 'react-redux';
-import { readReport } from '../../../core/hosts/playerReport.ts';
-import type { Site } from '../../../core/model/site.ts';
-import { fromPreview, type Looks, type PreviewBox, type ToPreview } from '../../../preview/messages.ts';
-import { linkPlayer } from '../../state/playerLink.ts';
-import { selectCard, selectPreviewCode, selectSite } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { playerLoaded, playerReported } from '../../state/view.ts';
-import { EmbedHandles } from './EmbedHandles.tsx';
+import { useCallback, useRef, useState, type ReactElement } from 'react';
+import { selectPreviewCode, selectSite } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { shownTogether } from '../../state/view.ts';
 import { NowPlaying } from './NowPlaying.tsx';
+import { PreviewSheet } from './PreviewSheet.tsx';
 import { WidthRule } from './WidthRule.tsx';
-
-const PREVIEW = `${location.protocol}//preview.localhost${location.port ? `:${location.port}` : ''}`;
-
-/** Where things stand in the preview, in its own CSS pixels. */
-export interface Layout {
-  embed: PreviewBox | null;
-  column: PreviewBox;
-  bottom: number;
-}
 
 /** Room below the embed that shows how the page goes on, and the smallest scale that can still be read. */
 const BELOW = 48;
@@ -33,37 +19,64 @@ function scaleFor(room: { width: number; height: number }, width: number, bottom
   return Math.min(1, room.width / width, tall);
 }
 
-/** The page, in the site's looks, with the embed running in it; loaded from an origin of its own. */
+/** The page, in the site's looks, with the embed running in it: at one width, or on all the site's screens at once. */
 export function PagePane(): ReactElement {
+  const dispatch = useAppDispatch();
   const site = useAppSelector(selectSite);
   const chosen = useAppSelector((state) => state.view.pageWidth);
+  const together = useAppSelector((state) => state.view.together);
   const [stage, room] = useRoom();
+  const [bottom, setBottom] = useState(0);
   const width = chosen ?? (room.width < HAND ? site?.breakpoints.phone : site?.breakpoints.tablet) ?? 820;
-  const { frame, layout } = usePreview(site);
-  const scale = scaleFor(room, width, layout?.bottom ?? 0);
+  const scale = scaleFor(room, width, bottom);
   const code = useAppSelector(selectPreviewCode);
+  const screens = Object.entries(site?.breakpoints ?? {});
+  const all = screens.reduce((sum, [, each]) => sum + each, 0);
+  const small = Math.min(1, Math.max(0, room.width - GAP * (screens.length - 1)) / Math.max(1, all));
   return (
     <section className="page" aria-label="Page">
       <WidthRule width={width} room={room.width} scale={scale} />
-      <div className="stage" ref={stage}>
-        <div className="sheet" style={{ width: width * scale, height: room.height }}>
-          <iframe
-            ref={frame}
-            src={`${PREVIEW}/`}
+      <div className="stage" ref={stage} data-together={together}>
+        {together ? (
+          screens.map(([name, each]) => (
+            <PreviewSheet
+              key={name}
+              width={each}
+              height={room.height}
+              scale={small}
+              title={`The page on a ${name}`}
+              main={false}
+            />
+          ))
+        ) : (
+          <PreviewSheet
+            width={width}
+            height={room.height}
+            scale={scale}
             title="The page with the embed in it"
-            sandbox="allow-scripts allow-same-origin allow-popups allow-forms allow-presentation"
-            // Without autoplay: presses on the Bench would count for the player, and no visitor has made them.
-            allow="fullscreen; picture-in-picture; encrypted-media"
-            style={{ width, height: room.height / scale, transform: `scale(${scale})` }}
+            main
+            laidOut={setBottom}
           />
-          {layout?.embed && code && <EmbedHandles embed={layout.embed} column={layout.column} scale={scale} />}
-        </div>
+        )}
         {!code && <p className="stage-empty">The page is shown here as soon as a link or a code is recognised.</p>}
       </div>
-      <NowPlaying />
+      <div className="page-foot">
+        {together ? <div className="now">Each screen of the site, with the embed in it</div> : <NowPlaying />}
+        <button
+          type="button"
+          className="inline-remedy"
+          aria-pressed={together}
+          onClick={() => dispatch(shownTogether(!together))}
+        >
+          {together ? 'One screen' : 'All screens side by side'}
+        </button>
+      </div>
     </section>
   );
 }
+
+/** Screen pixels between pages that stand side by side. */
+const GAP = 12;
 
 /** The room that an element has, kept up to date. */
 function useRoom(): [(element: HTMLElement | null) => void, { width: number; height: number }] {
@@ -76,50 +89,4 @@ function useRoom(): [(element: HTMLElement | null) => void, { width: number; hei
     watch.current.observe(element);
   }, []);
   return [attach, room];
-}
-
-function usePreview(site: Site | null) {
-  const dispatch = useAppDispatch();
-  const store = useStore() as Store;
-  const frame = useRef<HTMLIFrameElement>(null);
-  const [open, setOpen] = useState(false);
-  const [layout, setLayout] = useState<Layout | null>(null);
-  const code = useAppSelector(selectPreviewCode);
-  const night = useAppSelector((state) => state.view.theme === 'night');
-  const post = useCallback((message: ToPreview) => frame.current?.contentWindow?.postMessage(message, PREVIEW), []);
-
-  useEffect(() => {
-    const listen = ({ source, origin, data }: MessageEvent<unknown>): void => {
-      if (origin !== PREVIEW || source !== frame.current?.contentWindow) return;
-      const message = fromPreview.safeParse(data).data;
-      if (message?.kind === 'open') setOpen(true);
-      else if (message?.kind === 'layout') setLayout(message);
-      else if (message?.kind === 'loaded') dispatch(playerLoaded());
-      else if (message?.kind === 'media') dispatch(playerReported(message));
-      else if (message?.kind === 'player') {
-        const player = selectCard(store.getState())?.player;
-        const report = player && readReport(player, message.data);
-        if (report) dispatch(playerReported(report));
-      }
-    };
-    window.addEventListener('message', listen);
-    linkPlayer(
-      (message) => post({ kind: 'ask', message: message as never }),
-      (what) => post({ kind: 'press', what }),
-    );
-    return () => {
-      window.removeEventListener('message', listen);
-      linkPlayer(null);
-    };
-  }, [dispatch, store, post]);
-
-  useEffect(() => {
-    if (open && site) post({ kind: 'show', code: code ?? '', looks: looksOf(site, night) });
-  }, [open, site, night, code, post]);
-  return { frame, layout };
-}
-
-function looksOf(site: Site, night: boolean): Looks {
-  const { language, column, margin, typeface, sample } = site;
-  return { language, column, margin, family: typeface.family, size: typeface.size, ...(night ? site.dark : site.light), sample };
 }

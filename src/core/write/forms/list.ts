@@ -1,4 +1,3 @@
-import type { Form } from '../form.ts';
 import { cover } from './cover.ts';
 import { coverScript } from './cover-script.ts';
 import { fixed } from './fixed.ts';
@@ -30,5 +29,5 @@ export const FORMS = [
 
 export type CodeFormId = (typeof FORMS)[number]['id'];
 
-export const formOf = (id: CodeFormId): Form<CodeFormId> => FORMS.find((form) => form.id === id)!;
+export const formOf = (id: CodeFormId): (typeof FORMS)[number] => FORMS.find((form) => form.id === id)!;
 export const isCodeForm = (id: string): id is CodeFormId => FORMS.some((form) => form.id === id);
