@@ -119,7 +119,7 @@ describe('on the Bench', () => {
     expect(widths).toEqual([390, 820, 1280]);
     const inner = await Promise.all(
       (await page.$$('.sheet iframe')).map(async (frame) => {
-        const content = (await (frame as never as { contentFrame: () => Promise<Page> }).contentFrame())!;
+        const content = await (frame as never as { contentFrame: () => Promise<Page> }).contentFrame();
         await content.waitForSelector('.slot iframe');
         return content.$eval('.slot iframe', (embed) => embed.getBoundingClientRect().width);
       }),

@@ -56,7 +56,7 @@ export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks
 /** The same where nothing is lacking. */
 function without(asking: Settings, lacks: NonNullable<Destination['lacks']>): Settings {
   const able = Object.entries(asking).filter(([id, value]) => !lacks(id as SettingId, value));
-  return able.length === Object.keys(asking).length ? asking : (Object.fromEntries(able) as Settings);
+  return able.length === Object.keys(asking).length ? asking : Object.fromEntries(able);
 }
 
 const MEDIA: { readonly [Kind in Item['kind']]?: Plan['media'] } = { video: 'video', audio: 'audio', picture: 'img' };

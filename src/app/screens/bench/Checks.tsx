@@ -36,13 +36,16 @@ export function Checks(): ReactElement {
         ))}
       </ul>
       {embed && (
-        <ul className="holds">
-          {looked
-            .filter((c) => !failing.has(c.id))
-            .map((c) => (
-              <li key={c.id}>{c.holds}</li>
-            ))}
-        </ul>
+        <details className="holds">
+          <summary>What was looked at and holds</summary>
+          <ul>
+            {looked
+              .filter((c) => !failing.has(c.id))
+              .map((c) => (
+                <li key={c.id}>{c.holds}</li>
+              ))}
+          </ul>
+        </details>
       )}
     </section>
   );
