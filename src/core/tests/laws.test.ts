@@ -3,6 +3,7 @@ import { Parser } from 'htmlparser2';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { makeBook } from '../hosts/book.ts';
 import type { Embed } from '../pipeline.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
@@ -270,6 +271,22 @@ describe('law 8: the core knows no host', () => {
       const source = readFileSync(join(import.meta.dirname, '..', file), 'utf8').toLowerCase();
       for (const name of names) expect(source, file).not.toContain(name);
     }
+  });
+
+  test('so that a host under any other name is treated the same', () => {
+    const name = fc.stringMatching(/^[a-z]{5,12}$/);
+    fc.assert(
+      fc.property(embedOf({ form, settings }), name, ({ from, asked, as, on, made }, other) => {
+        const card = cards.find(({ id }) => id === made.item.host)!;
+        const renamed = (written: string): string => written.replaceAll(card.id, other);
+        const elsewhere = makeBook([JSON.parse(renamed(JSON.stringify(card))) as typeof card]);
+        const item = bringIn(renamed(from), elsewhere)[0]!.item!;
+        const again = makeEmbed(item, { ...item.settings, ...asked }, { book: elsewhere, site: on, form: as, facts: {} });
+        expect(again.code.text).toBe(renamed(made.code.text));
+        expect(again.plan.entries.map((e) => e.state)).toEqual(made.plan.entries.map((e) => e.state));
+      }),
+      RUNS,
+    );
   });
 
   test('and every setting that a card names is one of ours', () => {
