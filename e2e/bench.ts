@@ -10,7 +10,9 @@ export async function openBench(page: Page, address: string): Promise<void> {
 /** Replaces what stands in the paste line. */
 export async function bringIn(page: Page, text: string): Promise<void> {
   const line = await find(page, 'textbox', 'Share link or embed code');
-  await line.click({ count: 3 });
+  // By the keyboard: a press could land beside it while the screen is still being laid out.
+  await line.focus();
+  await selectAll(page);
   await paste(page, text);
 }
 
@@ -40,10 +42,14 @@ export async function type(page: Page, sentence: string, editor: string, text: s
 /** Types a text in the place of the one that stands in a field. */
 export async function replaceText(page: Page, field: ElementHandle, text: string): Promise<void> {
   await field.focus();
+  await selectAll(page);
+  await page.keyboard.type(text);
+}
+
+async function selectAll(page: Page): Promise<void> {
   await page.keyboard.down('Control');
   await page.keyboard.press('a');
   await page.keyboard.up('Control');
-  await page.keyboard.type(text);
 }
 
 async function gone(page: Page, editor: string): Promise<void> {
