@@ -6,7 +6,8 @@ const SCHEME = /^([a-z][a-z0-9+.-]{0,30}):/i;
 const BARE_HOST = /^(?:[a-z0-9-]{1,63}\.)+[a-z]{2,24}(?::\d{1,5})?(?:[/?#]|$)/i;
 /** Where a link may begin in prose. Each alternative is bounded, so that scanning stays linear. */
 const BEGINNING = /(?:https?:)?\/\/[^\s<>"'`]|\b(?:javascript|data|vbscript|blob|file):[^\s<>"'`]/gi;
-const LINK_END = /[\s<>"`\u0000-\u001f\u201c\u201d]/g;
+/** White space, quotes and brackets end a link, and so does the middle of a Markdown link. */
+const LINK_END = /[\s<>"`\u0000-\u001f\u201c\u201d]|\]\(/g;
 /** Punctuation of the sentence around a link. */
 const OPENING = /^[([{'’‘“"]*/;
 const TRAILING = /[.,;:!?'’)\]}]+$/;

@@ -50,14 +50,30 @@ const MENDERS: readonly Mender[] = [
   },
   {
     repair: { code: 'jsx', was: '={…}', now: '="…"' },
-    applies: (text) => (text.includes('={') && /<[a-z][^<>{}]*=\{/i.test(text)) || text.includes(' className='),
-    apply: (text) => text.replaceAll(' className=', ' class    =').replace(/=(\{\{)([^{}]*)\}\}|=\{([^{}]*)\}/g, jsxValue),
+    applies: isJsx,
+    apply: (text) => text.replace(JSX_TAG, (tag) => tag.replace(JSX_PARTS, jsxPart)),
   },
 ];
 
-/** `={{ width: '100%' }}`, `={"text"}` and `={400}` as attribute values of the same length. */
-function jsxValue(_: string, styled: string | undefined, style = '', value = ''): string {
-  if (styled) return `= "${style.replace(/["'`]/g, ' ').replaceAll(',', ';')}" `;
+/** A tag as far as its values are quoted, whatever stands in them. */
+const QUOTED_TAG = /<[a-z](?:[^"'<>{}]|"[^"]*"|'[^']*')*/gi;
+const QUOTED = /"[^"]*"|'[^']*'/g;
+const JSX_TAG = /<[a-z](?:[^"'<>{}]|"[^"]*"|'[^']*'|\{\{[^{}]*\}\}|\{[^{}]*\})*/gi;
+const JSX_PARTS = /"[^"]*"|'[^']*'|=\{\{([^{}]*)\}\}|=\{([^{}]*)\}|\sclassName=/g;
+
+/** Whether an attribute has a value in braces, or the name of a DOM property. */
+function isJsx(text: string): boolean {
+  if (!text.includes('={') && !text.includes(' className=')) return false;
+  for (const { 0: tag, index } of text.matchAll(QUOTED_TAG))
+    if ((tag.endsWith('=') && text[index + tag.length] === '{') || tag.replace(QUOTED, '').includes(' className=')) return true;
+  return false;
+}
+
+/** `={{ width: '100%' }}`, `={"text"}` and `={400}` as attribute values of the same length; quoted values as they are. */
+function jsxPart(part: string, style: string | undefined, value: string | undefined): string {
+  if (part.endsWith('className=')) return part.replace('className', 'class    ');
+  if (style !== undefined) return `= "${style.replace(/["'`]/g, ' ').replaceAll(',', ';')}" `;
+  if (value === undefined) return part;
   const quoted = /^(\s*)(["'`])([\s\S]*)\2(\s*)$/.exec(value);
   if (!quoted) return `="${value.replaceAll('"', ' ')}"`;
   return `= ${quoted[1]}"${quoted[3]!.replaceAll('"', ' ')}"${quoted[4]} `;

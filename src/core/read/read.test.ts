@@ -83,6 +83,8 @@ describe('what is put right, with the sentence that tells it', () => {
       'https://media.example/a?b=1#c',
     ])
       expect(read(text)[0]).toMatchObject({ address: text, repairs: [] });
+    const [found] = read('<iframe src="https://media.example/a" title=" className=x onload={y}"></iframe>');
+    expect(found).toMatchObject({ repairs: [], attributes: [{ value: ' className=x onload={y}' }] });
   });
 
   test('places are those of the text that was brought in', () => {
@@ -113,6 +115,7 @@ describe('kinds of code', () => {
     ['a short code', 'text [gatherfold book="AN1126" spread="2"] text', 'shortcode'],
     ['Markdown', 'see [the film](https://media.example/a "title") now', 'markdown'],
     ['a picture in Markdown', '![the film](https://media.example/a.png)', 'markdown'],
+    ['Markdown alone, whatever its words', '[http://\\<div src="a.b/](https://media.example/a)', 'markdown'],
     [
       'a placeholder with its script',
       '<div data-fold-book="AN1126"></div>\n<script async src="http://gatherfold.localhost:4600/fold.js"></script>',

@@ -1,5 +1,6 @@
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import { readLinks } from './links.ts';
+import { readMarkdownLink } from './markdown.ts';
 import { readMarkup } from './markup.ts';
 import { mend, type Mended } from './mend.ts';
 import { readShortcodes } from './shortcodes.ts';
@@ -22,6 +23,8 @@ export function read(text: string): Candidate[] {
 const CODE = /[<[]|&(?:amp;)?lt;/i;
 
 function readCode(text: string): Candidate[] {
+  const alone = readMarkdownLink(text);
+  if (alone) return [alone];
   const mended = mend(text);
   const found = mended.text.includes('<') ? readMarkup(mended.text) : readShortcodes(mended.text);
   if (mended.repairs.length === 0) return found;

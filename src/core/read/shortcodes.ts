@@ -1,12 +1,13 @@
 import type { Candidate, PlacedAttribute } from '../model/candidate.ts';
 import { readLinks } from './links.ts';
+import { asMarkdown } from './markdown.ts';
 
 const CODE = /\[([a-z][\w-]{1,40})((?:\s{1,4}[\w-]{1,40}=(?:"[^"\]]*"|'[^'\]]*'|[^\s"'\]]+)){1,20})\s{0,4}\/?\]/gi;
 const ATTRIBUTE = /([\w-]+)=(?:"([^"]*)"|'([^']*)'|([^\s"']+))/g;
 
 /** Links in a text, and the short codes in square brackets that hold no link themselves. */
 export function readShortcodes(text: string): Candidate[] {
-  const links = readLinks(text).map((link) => (text.startsWith('](', link.range[0] - 2) ? asMarkdown(link, text) : link));
+  const links = readLinks(text).map((link) => asMarkdown(link, text));
   const codes: Candidate[] = [];
   for (const m of text.matchAll(CODE)) {
     const to = m.index + m[0].length;
@@ -24,19 +25,6 @@ export function readShortcodes(text: string): Candidate[] {
     });
   }
   return codes.length === 0 ? links : [...links, ...codes].sort((a, b) => a.range[0] - b.range[0]);
-}
-
-/** How far around a link the brackets of Markdown may stand. */
-const NEAR = 400;
-
-/** A link or picture of Markdown: its range is that of the whole, from its bracket to its closing parenthesis. */
-function asMarkdown(link: Candidate, text: string): Candidate {
-  const before = text.slice(Math.max(0, link.range[0] - NEAR), link.range[0]);
-  const bracket = before.slice(before.lastIndexOf('\n') + 1).lastIndexOf('[');
-  const close = text.slice(link.range[1], link.range[1] + NEAR).indexOf(')');
-  const opened = bracket < 0 ? link.range[0] : link.range[0] - before.length + before.lastIndexOf('\n') + 1 + bracket;
-  const from = text[opened - 1] === '!' ? opened - 1 : opened;
-  return { ...link, source: 'markdown', range: [from, close < 0 ? link.range[1] : link.range[1] + close + 1] };
 }
 
 function attributesOf(text: string, offset: number): PlacedAttribute[] {

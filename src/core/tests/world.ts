@@ -58,12 +58,13 @@ const VALUES: { [Type in ValueType['type']]: (type: Extract<ValueType, { type: T
   names: () => fc.stringMatching(/^[a-z][\w-]{0,9}( [a-z][\w-]{0,9}){0,2}$/),
 };
 
-/** Text of any kind, with what is dangerous in HTML and in addresses. */
+/** Text of any kind, with what is dangerous in HTML, in Markdown and in addresses. */
 export const text: fc.Arbitrary<string> = fc
   .array(
     fc.oneof(
       fc.string({ unit: 'grapheme', maxLength: 8 }),
       fc.constantFrom('"', "'", '<', '>', '&', '</iframe>', '<script>', ' onload=', '&amp;', '\n', '#', '?'),
+      fc.constantFrom('](', ')', '[', '\\', '`', '//', 'http://', 'a.b/', '<div', '<!--', '&lt;', '{', '}}', '“'),
     ),
     {
       maxLength: 8,
