@@ -16,6 +16,19 @@ export async function bringIn(page: Page, text: string): Promise<void> {
   await paste(page, text);
 }
 
+/** The same by typing: pages that are worked on at the same time share one clipboard. */
+export async function typeIn(page: Page, text: string): Promise<void> {
+  const line = await find(page, 'textbox', 'Share link or embed code');
+  await line.focus();
+  await selectAll(page);
+  await page.keyboard.sendCharacter(text);
+  await page.waitForFunction(
+    (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted,
+    {},
+    text,
+  );
+}
+
 /** Opens the token with this sentence and waits for its editor. */
 export async function openToken(page: Page, sentence: string, editor: string): Promise<void> {
   await press(page, 'button', sentence);

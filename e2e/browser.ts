@@ -12,6 +12,8 @@ export function launchBrowser(): Promise<Browser> {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      // The suggestions of the address bar are pages of their own, loaded with each window; nobody types there.
+      '--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup,WebUIOmniboxFullPopup',
       // Nothing of the tests leaves this machine: no name but its own is looked up.
       '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE *.localhost, EXCLUDE 127.0.0.1',
     ],

@@ -1,5 +1,5 @@
 import './page.css';
-import { toPreview, type FromPreview, type Looks, type PreviewBox } from './messages.ts';
+import { toPreview, type FromPreview, type Looks, type PreviewBox, type ToPreview } from './messages.ts';
 import { EMBEDS, placeCode } from './placeCode.ts';
 
 /** The page in which an embed is tried: it obeys the application that frames it, and nobody else. */
@@ -36,6 +36,7 @@ const boxOf = (element: Element): PreviewBox => {
   return { left, top, width, height };
 };
 const frame = (): HTMLIFrameElement | null => slot.querySelector('iframe');
+const media = (): HTMLMediaElement | null => slot.querySelector('video, audio');
 const embed = (): HTMLElement | null => slot.querySelector(EMBEDS);
 const layout = (): void =>
   tell({
@@ -70,29 +71,55 @@ const MEDIA = {
 } as const;
 
 function watchMedia(): void {
-  const media = slot.querySelector<HTMLMediaElement>('video, audio');
-  if (!media) return;
+  const element = media();
+  if (!element) return;
   for (const [event, word] of Object.entries(MEDIA))
-    media.addEventListener(event, () => {
-      const duration = Number.isFinite(media.duration) ? media.duration : undefined;
-      tell({ kind: 'media', event: word, time: media.currentTime, duration, muted: media.muted });
+    element.addEventListener(event, () => {
+      const duration = Number.isFinite(element.duration) ? element.duration : undefined;
+      tell({ kind: 'media', event: word, time: element.currentTime, duration, muted: element.muted });
     });
 }
 
-function press(what: 'play' | 'pause'): void {
-  const media = slot.querySelector<HTMLMediaElement>('video, audio');
-  if (what === 'pause') return media?.pause();
-  if (media) media.muted = true;
-  void media?.play().catch(() => undefined);
+/** A press in a player lets it play; from out here that has to be delegated (Permissions Policy, section 9.5). */
+function pressedCode(code: string): string {
+  const template = document.createElement('template');
+  template.innerHTML = code;
+  for (const frame of template.content.querySelectorAll('iframe')) frame.allow = `autoplay *; ${frame.allow}`;
+  return template.innerHTML;
+}
+
+const PRESSES: Record<Extract<ToPreview, { kind: 'press' }>['what'], (time: number) => void> = {
+  play: () =>
+    void media()
+      ?.play()
+      .catch(() => undefined),
+  pause: () => media()?.pause(),
+  mute: () => void (media() && (media()!.muted = true)),
+  seek: (time) => void (media() && (media()!.currentTime = time)),
+  // The cover is a page of our own within the code (`srcdoc`), with one link that leads to the player.
+  cover: () => {
+    const link = (): HTMLElement | null | undefined => frame()?.contentDocument?.querySelector('a');
+    if (link()) link()!.click();
+    else frame()?.addEventListener('load', () => link()?.click(), { once: true });
+  },
+};
+
+/** Origins of others from which this page, or a cover in it, has asked for anything (Resource Timing, section 4.3). */
+function requests(): string[] {
+  const pages = [window, ...(frame()?.srcdoc ? [frame()!.contentWindow!] : [])];
+  const entries = pages.flatMap((page) => page.performance.getEntriesByType('resource'));
+  const origins = entries.map(({ name }) => (URL.canParse(name) ? new URL(name).origin : 'null'));
+  return [...new Set(origins)].filter((origin) => origin !== 'null' && origin !== location.origin);
 }
 
 function obey(data: unknown): void {
   const message = toPreview.safeParse(data);
   if (!message.success) return;
-  if (message.data.kind === 'press') return press(message.data.what);
+  if (message.data.kind === 'press') return PRESSES[message.data.what](message.data.time ?? 0);
+  if (message.data.kind === 'requests') return tell({ kind: 'requests', from: requests() });
   if (message.data.kind === 'ask') return frame()?.contentWindow?.postMessage(message.data.message, '*');
   dress(message.data.looks);
-  if (placeCode(slot, message.data.code)) {
+  if (placeCode(slot, message.data.pressed ? pressedCode(message.data.code) : message.data.code)) {
     tell({ kind: 'loaded' });
     watchMedia();
   }

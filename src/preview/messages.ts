@@ -13,11 +13,14 @@ const looks = z.object({
 });
 const box = z.object({ left: z.number(), top: z.number(), width: z.number(), height: z.number() });
 
-/** To the preview: show this code in a page of these looks; put a request to the player. */
+/** To the preview: show this code in a page of these looks; put a request to the player; press something; tell what was asked for. */
 export const toPreview = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('show'), code: z.string(), looks }),
+  /** `pressed`: as if the visitor had pressed in the player itself, so that it may play with sound. */
+  z.object({ kind: z.literal('show'), code: z.string(), looks, pressed: z.boolean().optional() }),
   z.object({ kind: z.literal('ask'), message: z.json() }),
-  z.object({ kind: z.literal('press'), what: z.enum(['play', 'pause']) }),
+  /** To an element of our own: a media file, or a cover. `time` in seconds, to seek. */
+  z.object({ kind: z.literal('press'), what: z.enum(['play', 'pause', 'mute', 'seek', 'cover']), time: z.number().optional() }),
+  z.object({ kind: z.literal('requests') }),
 ]);
 
 /** From the preview: it is open; where things stand (CSS pixels of its viewport; `bottom` is the lower edge of the embed in the document); what the player reported. */
@@ -34,6 +37,8 @@ export const fromPreview = z.discriminatedUnion('kind', [
     duration: z.number().optional(),
     muted: z.boolean(),
   }),
+  /** Origins of others that the page has asked for anything. */
+  z.object({ kind: z.literal('requests'), from: z.array(z.string()) }),
 ]);
 
 export type ToPreview = z.infer<typeof toPreview>;

@@ -5,7 +5,7 @@ import type { Store } from './store.ts';
 
 type Post = (message: unknown) => void;
 let post: Post | null = null;
-let press: ((what: 'play' | 'pause') => void) | null = null;
+let press: ((what: 'play' | 'pause' | 'mute') => void) | null = null;
 
 /** The preview that is open says how its player is reached; null when it closes. */
 export function linkPlayer(how: Post | null, pressing: typeof press = null): void {
@@ -24,8 +24,8 @@ export function askPlayer(store: Store, what: keyof PlayerMessages['ask'], { act
   return true;
 }
 
-/** A media file is played by an element of the preview itself, which is muted when it is started from here. */
+/** A media file is played by an element of the preview itself. */
 function pressMedia(what: string, act: boolean): boolean {
-  if (act && (what === 'play' || what === 'pause')) press?.(what);
+  if (act && (what === 'play' || what === 'pause' || what === 'mute')) press?.(what);
   return press !== null;
 }

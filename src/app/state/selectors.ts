@@ -3,6 +3,7 @@ import { makeBook } from '../../core/hosts/book.ts';
 import { compareCodes } from '../../core/live/compare.ts';
 import { AS_IT_STANDS, canKeep } from '../../core/live/keep.ts';
 import type { Facts } from '../../core/model/item.ts';
+import type { SettingsFix } from '../../core/model/plan.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/recognise/anatomy.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
@@ -135,6 +136,12 @@ export const selectEmbed = createSelector(
     return { ...made, code: { form: AS_IT_STANDS, framed: true, text: hand?.text ?? made.code.text, map: [] } };
   },
 );
+
+/** The embed in its preview's form with other settings laid in: what a host would make of them. */
+export function selectVariant(state: State, change: SettingsFix): Embed | null {
+  const [item, settings, surroundings] = [selectItem(state), selectSettings(state), selectSurroundings(state)];
+  return item && makeEmbed(item, settingsWith(settings, change), { ...surroundings, form: 'responsive' });
+}
 
 /** The domain of the page in which the preview stands: what asks for its page's own domain must be told this one. */
 const PREVIEW_DOMAIN = 'preview.localhost';

@@ -1,11 +1,19 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { benchSlice } from './bench.ts';
+import { proofSlice } from './proof.ts';
 import { viewSlice } from './view.ts';
 import { worldSlice } from './world.ts';
 
 export const makeStore = () =>
-  configureStore({ reducer: { bench: benchSlice.reducer, world: worldSlice.reducer, view: viewSlice.reducer } });
+  configureStore({
+    reducer: {
+      bench: benchSlice.reducer,
+      world: worldSlice.reducer,
+      view: viewSlice.reducer,
+      proof: proofSlice.reducer,
+    },
+  });
 
 export type Store = ReturnType<typeof makeStore>;
 export type State = ReturnType<Store['getState']>;

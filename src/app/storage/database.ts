@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { z } from 'zod';
 import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
+import { proofSchema, type Proof } from '../../core/model/proof.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 import { workSchema, type Work } from '../state/work.ts';
 
@@ -25,10 +26,12 @@ const database = new Dexie('refenestra') as Dexie & {
   preferences: EntityTable<Preference, 'name'>;
   cards: EntityTable<{ id: string }, 'id'>;
   sites: EntityTable<{ id: string }, 'id'>;
+  proofs: EntityTable<{ id: string }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
 database.version(2).stores({ cards: 'id' });
 database.version(3).stores({ sites: 'id' });
+database.version(4).stores({ proofs: 'id' });
 
 const savedSchema = z.object({
   id: z.string(),
@@ -102,4 +105,13 @@ export async function saveSite(site: Site): Promise<void> {
 
 export async function removeSite(id: string): Promise<void> {
   await database.sites.delete(id);
+}
+
+/** The play-through that is kept with an embed; a later one takes the place of the one before. */
+export async function findProof(id: string): Promise<Proof | undefined> {
+  return proofSchema.safeParse(await database.proofs.get(id)).data;
+}
+
+export async function saveProof(proof: Proof): Promise<void> {
+  await database.proofs.put(proof);
 }

@@ -168,7 +168,23 @@ const byOrigin = z.strictObject({
 });
 const gone = z.strictObject({ in: z.literal('nowhere'), since: date, note: sentence });
 
-const field = z.strictObject({ at: z.string().max(80), unit: z.enum(['s', 'ms']).optional() });
+const field = z.strictObject({
+  at: z.string().max(80),
+  each: z.string().max(80).optional().describe('For a list: path within each of its entries'),
+  unit: z.enum(['s', 'ms']).optional(),
+});
+const FIELDS = [
+  'time',
+  'duration',
+  'muted',
+  'title',
+  'page',
+  'offers',
+  'height',
+  'track',
+  'showsControls',
+  'showsTitle',
+] as const;
 
 export const cardSchema = z
   .strictObject({
@@ -189,7 +205,7 @@ export const cardSchema = z
         encoding: z.enum(['object', 'json']),
         event: z.string().describe('Path to the name of the event, with dots'),
         events: z.record(z.string(), z.enum(['ready', 'playing', 'paused', 'time', 'ended', 'page'])),
-        fields: z.partialRecord(z.enum(['time', 'duration', 'muted', 'title', 'page', 'offers', 'height', 'track']), field),
+        fields: z.partialRecord(z.enum(FIELDS), field),
         ask: z.partialRecord(z.enum(['play', 'pause', 'seek', 'mute', 'unmute']), z.json()).default({}),
       })
       .optional(),

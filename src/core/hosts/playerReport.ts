@@ -13,6 +13,10 @@ export interface PlayerReport {
   height?: number;
   /** Number of the track, from 1. */
   track?: number;
+  showsControls?: boolean;
+  showsTitle?: boolean;
+  /** Who made each of the works that it shows at the end. */
+  offers?: string[];
 }
 
 const seconds = z.number().min(0).max(360_000).optional().catch(undefined);
@@ -24,6 +28,9 @@ const fields = z.object({
   page: z.number().int().positive().optional().catch(undefined),
   height: z.number().positive().max(40_000).optional().catch(undefined),
   track: z.number().int().positive().optional().catch(undefined),
+  showsControls: z.boolean().optional().catch(undefined),
+  showsTitle: z.boolean().optional().catch(undefined),
+  offers: z.array(z.string().max(300)).max(200).optional().catch(undefined),
 });
 
 /** Reads a player's message as its card declares; undefined for a message that is none of its own. */
@@ -35,8 +42,9 @@ export function readReport(
   const name = at(data, event);
   if (typeof name !== 'string' || !Object.hasOwn(events, name)) return undefined;
   const values = Object.fromEntries(
-    Object.entries(places).map(([field, { at: path, unit }]) => {
+    Object.entries(places).map(([field, { at: path, each, unit }]) => {
       const value = at(data, path);
+      if (each) return [field, Array.isArray(value) ? value.map((one) => at(one, each)) : undefined];
       return [field, unit === 'ms' && typeof value === 'number' ? value / 1000 : value];
     }),
   );

@@ -3,6 +3,10 @@ import type { LanternreelData, Reel } from './routes.ts';
 
 const data = pageData<LanternreelData>();
 const asked = new URLSearchParams(location.search);
+for (const [name, value] of Object.entries(data.overruled)) {
+  if (value === null) asked.delete(name);
+  else asked.set(name, value);
+}
 const screen = part<HTMLVideoElement>('screen');
 const endScreen = part('end');
 const passage = { from: data.live ? 0 : secondsOf(asked.get('from')), until: secondsOf(asked.get('until')) || Infinity };
@@ -19,6 +23,7 @@ function tell(what: string, more: object = {}): void {
     length: data.live ? null : screen.duration || null,
     hushed: screen.muted,
     name: reel().title,
+    bars: !part('bars').hidden,
     ...more,
   });
 }
@@ -71,7 +76,7 @@ function showEnd(): void {
   part('endWords').textContent = own ? `More from ${reel().author}` : 'More to see';
   part('offers').replaceChildren(...offered.slice(0, 4).map(offerCard));
   endScreen.hidden = false;
-  tell('over', { offers: offered.slice(0, 4).map(({ title, channel }) => ({ title, channel })) });
+  tell('over', { offers: offered.slice(0, 4).map(({ title, channel, author }) => ({ title, channel, author })) });
 }
 
 function offerCard(other: Reel): HTMLLIElement {

@@ -18,7 +18,25 @@ export const lanternreel: StandIn = {
     'lnrl.localhost': shortRouter(world),
     'frames.lanternreel.localhost': frameRouter(world, { follows: true }),
     'quiet.lanternreel.localhost': frameRouter(world, { follows: false }),
+    ...Object.fromEntries(
+      Object.entries(DISOBEDIENT).map(([name, overruled]) => [
+        `${name}.lanternreel.localhost`,
+        frameRouter(world, { follows: true, overruled }),
+      ]),
+    ),
   }),
+};
+
+/** Frame domains whose players do not do as they are told, to try whether that is found out: what they put over the address. */
+export const DISOBEDIENT: Readonly<Record<string, Record<string, string | null>>> = {
+  deaf: { hush: null },
+  eager: { auto: '1', hush: '1' },
+  lazy: { auto: null },
+  early: { from: null },
+  barred: { bars: null },
+  endless: { until: null },
+  once: { again: null },
+  crowded: { after: null },
 };
 
 const pathOf = ({ kind, scope, ratio, id }: DemoItem): string =>
@@ -50,7 +68,12 @@ function shortRouter(world: StandInWorld): Router {
   });
 }
 
-function frameRouter(world: StandInWorld, { follows }: { follows: boolean }): Router {
+interface Ways {
+  follows: boolean;
+  overruled?: Record<string, string | null>;
+}
+
+function frameRouter(world: StandInWorld, { follows, overruled = {} }: Ways): Router {
   const router = Router();
   serveMedia(router, folder);
   router.get('/captions/:id.:language.vtt', (request, response) => {
@@ -65,7 +88,7 @@ function frameRouter(world: StandInWorld, { follows }: { follows: boolean }): Ro
     response.send(
       playerPage({
         title: item.title,
-        data: asJson(playerData(item, typeof request.query.run === 'string' ? request.query.run : '', world)),
+        data: asJson({ ...playerData(item, typeof request.query.run === 'string' ? request.query.run : '', world), overruled }),
       }),
     );
   });
@@ -115,9 +138,11 @@ export interface LanternreelData {
   languages: string[];
   /** What may be shown at the end. */
   others: Reel[];
+  /** Parameters that count for more than the address does; null for one that does not count. */
+  overruled: Record<string, string | null>;
 }
 
-function playerData(item: DemoItem, runParameter: string, { items }: StandInWorld): LanternreelData {
+function playerData(item: DemoItem, runParameter: string, { items }: StandInWorld): Omit<LanternreelData, 'overruled'> {
   const toReel = (i: DemoItem): Reel => ({
     id: i.id,
     title: i.title,

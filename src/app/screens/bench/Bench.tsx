@@ -7,8 +7,10 @@ import './code.css';
 import './checks.css';
 import { useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { broughtIn } from '../../state/bench.ts';
+import { proofFound } from '../../state/proof.ts';
 import { selectItem, selectReachAddress, selectRecognised, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { findProof } from '../../storage/database.ts';
 import { loadFacts, loadReached, reachKey } from '../../state/world.ts';
 import { AnatomyStrip } from './AnatomyStrip.tsx';
 import { Checks } from './Checks.tsx';
@@ -16,6 +18,7 @@ import { CodePane } from './CodePane.tsx';
 import { Moments } from './Moments.tsx';
 import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
+import { ProofStrip } from './ProofStrip.tsx';
 import { useBenchAddress } from './useBenchAddress.ts';
 
 /** The screen where one embed is made. Pasting or dropping anywhere on it brings something in. */
@@ -24,6 +27,8 @@ export function Bench(): ReactElement {
   const missing = useBenchAddress();
   useFacts();
   useReach();
+  useKeptProof();
+  const proving = useAppSelector((state) => state.proof.shown);
   const bringIn = (text: string): void => {
     if (text.trim() !== '') dispatch(broughtIn(text));
   };
@@ -42,7 +47,7 @@ export function Bench(): ReactElement {
       <PasteLine missing={missing} />
       <AnatomyStrip />
       <PagePane />
-      <Moments />
+      {proving ? <ProofStrip /> : <Moments />}
       <div className="side">
         <CodePane />
         <Checks />
@@ -88,3 +93,19 @@ function useReach(): void {
 
 /** Milliseconds after which an address is taken to be whole, and not half typed. */
 const SETTLED = 400;
+
+/** Brings back the play-through that is kept with the embed. */
+function useKeptProof(): void {
+  const dispatch = useAppDispatch();
+  const id = useAppSelector((state) => state.bench.present.id);
+  useEffect(() => {
+    let current = true;
+    dispatch(proofFound(null));
+    findProof(id)
+      .then((proof) => current && proof && dispatch(proofFound(proof)))
+      .catch(() => undefined);
+    return () => {
+      current = false;
+    };
+  }, [dispatch, id]);
+}

@@ -1,8 +1,11 @@
 import { useCallback, useRef, useState, type ReactElement } from 'react';
+import { sayProof } from '../../../messages/proof.ts';
 import { selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { proofBegun, proofShown } from '../../state/proof.ts';
 import { shownTogether } from '../../state/view.ts';
 import { NowPlaying } from './NowPlaying.tsx';
+import { ProofStage } from './ProofStage.tsx';
 import { PreviewSheet } from './PreviewSheet.tsx';
 import { WidthRule } from './WidthRule.tsx';
 
@@ -25,6 +28,7 @@ export function PagePane(): ReactElement {
   const site = useAppSelector(selectSite);
   const chosen = useAppSelector((state) => state.view.pageWidth);
   const together = useAppSelector((state) => state.view.together);
+  const { shown: proving, staged, run, proof } = useAppSelector((state) => state.proof);
   const [stage, room] = useRoom();
   const [bottom, setBottom] = useState(0);
   const width = chosen ?? (room.width < HAND ? site?.breakpoints.phone : site?.breakpoints.tablet) ?? 820;
@@ -37,7 +41,9 @@ export function PagePane(): ReactElement {
     <section className="page" aria-label="Page">
       <WidthRule width={width} room={room.width} scale={scale} />
       <div className="stage" ref={stage} data-together={together}>
-        {together ? (
+        {staged ? (
+          <ProofStage key={run} width={width} height={room.height} scale={scale} />
+        ) : together ? (
           screens.map(([name, each]) => (
             <PreviewSheet
               key={name}
@@ -61,15 +67,32 @@ export function PagePane(): ReactElement {
         {!code && <p className="stage-empty">The page is shown here as soon as a link or a code is recognised.</p>}
       </div>
       <div className="page-foot">
-        {together ? <div className="now">Each screen of the site, with the embed in it</div> : <NowPlaying />}
-        <button
-          type="button"
-          className="inline-remedy"
-          aria-pressed={together}
-          onClick={() => dispatch(shownTogether(!together))}
-        >
-          {together ? 'One screen' : 'All screens side by side'}
-        </button>
+        {staged ? (
+          <div className="now">A signed-out visitor, with an empty browser store</div>
+        ) : together ? (
+          <div className="now">Each screen of the site, with the embed in it</div>
+        ) : (
+          <NowPlaying />
+        )}
+        <div className="page-views">
+          {proof && !proving && (
+            <button type="button" className="inline-remedy" title={sayProof(proof)} onClick={() => dispatch(proofShown(true))}>
+              Last play-through
+            </button>
+          )}
+          <button type="button" className="inline-remedy" disabled={!code || proving} onClick={() => dispatch(proofBegun())}>
+            Play it through
+          </button>
+          <button
+            type="button"
+            className="inline-remedy"
+            aria-pressed={together}
+            disabled={proving}
+            onClick={() => dispatch(shownTogether(!together))}
+          >
+            {together ? 'One screen' : 'All screens side by side'}
+          </button>
+        </div>
       </div>
     </section>
   );

@@ -2,14 +2,13 @@ import { useCallback, useEffect, useRef, useState, type ReactElement } from 'rea
 import { useStore } from 'react-redux';
 import { readReport } from '../../../core/hosts/playerReport.ts';
 import type { Site } from '../../../core/model/site.ts';
-import { fromPreview, type Looks, type PreviewBox, type ToPreview } from '../../../preview/messages.ts';
+import { fromPreview, type PreviewBox, type ToPreview } from '../../../preview/messages.ts';
+import { looksOf, PREVIEW } from '../../preview.ts';
 import { linkPlayer } from '../../state/playerLink.ts';
 import { selectCard, selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { playerLoaded, playerReported } from '../../state/view.ts';
 import { EmbedHandles } from './EmbedHandles.tsx';
-
-const PREVIEW = `${location.protocol}//preview.localhost${location.port ? `:${location.port}` : ''}`;
 
 /** Where things stand in the preview, in its own CSS pixels. */
 interface Layout {
@@ -97,9 +96,4 @@ function usePreview(site: Site | null, main: boolean) {
     if (open && site) post({ kind: 'show', code: code ?? '', looks: looksOf(site, night) });
   }, [open, site, night, code, post]);
   return { frame, layout };
-}
-
-function looksOf(site: Site, night: boolean): Looks {
-  const { language, column, margin, typeface, sample } = site;
-  return { language, column, margin, family: typeface.family, size: typeface.size, ...(night ? site.dark : site.light), sample };
 }

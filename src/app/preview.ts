@@ -1,0 +1,11 @@
+import type { Site } from '../core/model/site.ts';
+import type { Looks } from '../preview/messages.ts';
+
+/** Origin of the page in which embeds are shown. */
+export const PREVIEW = `${location.protocol}//preview.localhost${location.port ? `:${location.port}` : ''}`;
+
+/** How a site's page looks, by day or by night. */
+export function looksOf(site: Site, night: boolean): Looks {
+  const { language, column, margin, typeface, sample } = site;
+  return { language, column, margin, family: typeface.family, size: typeface.size, ...(night ? site.dark : site.light), sample };
+}

@@ -1,0 +1,119 @@
+import './proof.css';
+import { Button } from '@mui/material';
+import type { ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import type { ProofRow } from '../../../core/model/proof.ts';
+import { QUESTIONS } from '../../../core/prove/questions/list.ts';
+import { sayExpected, sayObserved, sayProof } from '../../../messages/proof.ts';
+import { keepProof } from '../../proof/start.ts';
+import { proofAnswered, proofBegun, proofShown, type ProofState } from '../../state/proof.ts';
+import { selectEmbed } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+
+const STATIONS = [
+  { moment: 'arrive', name: 'Arrive', doing: 'the page opens …' },
+  { moment: 'begin', name: 'Begin', doing: 'does it begin by itself? …' },
+  { moment: 'during', name: 'During', doing: 'watching …' },
+  { moment: 'end', name: 'End', doing: 'on to shortly before the end …' },
+] as const;
+
+const VERDICTS: Record<ProofRow['verdict'], string> = {
+  'as asked': 'as asked',
+  differs: 'not as asked',
+  told: 'left to the host',
+  'not seen': 'could not be seen',
+};
+
+/** The four moments of a visit: what was asked, beside what happened. */
+export function ProofStrip(): ReactElement {
+  const { step, proof } = useAppSelector((state) => state.proof);
+  const rows = step === null ? (proof?.rows ?? []) : [];
+  const reached = STATIONS.findIndex(({ moment }) => moment === step);
+  return (
+    <section className="moments proof" aria-label="Play-through" aria-busy={step !== null}>
+      <div className="stations">
+        {STATIONS.map(({ moment, name, doing }, i) => (
+          <div key={moment} className="station" data-moment={moment} data-live={moment === step}>
+            <h2>{name}</h2>
+            {moment === step && <p className="proof-doing">{doing}</p>}
+            {step !== null && i < reached && <p className="quiet">looked at</p>}
+            {step === null && !rows.some(({ question }) => momentOf(question) === moment) && (
+              <p className="quiet">nothing to look at</p>
+            )}
+            <ul>
+              {rows
+                .filter(({ question }) => momentOf(question) === moment)
+                .map((row) => (
+                  <ProofLine key={row.question} row={row} />
+                ))}
+            </ul>
+          </div>
+        ))}
+        <Summary />
+      </div>
+    </section>
+  );
+}
+
+const momentOf = (id: string): string | undefined => QUESTIONS.find((question) => question.id === id)?.moment;
+
+function ProofLine({ row }: { row: ProofRow }): ReactElement {
+  const dispatch = useAppDispatch();
+  const store = useStore() as Store;
+  const answer = (so: boolean): void => {
+    dispatch(proofAnswered({ question: row.question, so }));
+    keepProof(store);
+  };
+  return (
+    <li className="proof-row" data-verdict={row.verdict}>
+      <strong>{sayObserved(row)}</strong>
+      {row.verdict === 'differs' && row.by === 'player' && <span>asked: {sayExpected(row)}</span>}
+      <small>
+        {VERDICTS[row.verdict]}
+        {row.by === 'person' && ', as you saw it'}
+      </small>
+      {row.verdict === 'not seen' && (
+        <span className="proof-answers">
+          <button type="button" className="inline-remedy" onClick={() => answer(true)}>
+            Yes
+          </button>
+          <button type="button" className="inline-remedy" onClick={() => answer(false)}>
+            No
+          </button>
+        </span>
+      )}
+    </li>
+  );
+}
+
+function Summary(): ReactElement {
+  const dispatch = useAppDispatch();
+  const { step, proof }: ProofState = useAppSelector((state) => state.proof);
+  const code = useAppSelector((state) => selectEmbed(state)?.code.text);
+  return (
+    <div className="station proof-summary">
+      <h2>Play-through</h2>
+      <p role="status">
+        {step !== null ? 'Playing it as a visitor who was never here …' : proof && `${upper(sayProof(proof))}.`}
+      </p>
+      {step === null && proof && (
+        <p className="quiet">
+          {new Date(proof.date).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+          {proof.code === code ? '; kept with the embed.' : '; the code has changed since.'}
+        </p>
+      )}
+      <div className="proof-ends">
+        {step === null && (
+          <Button variant="outlined" onClick={() => dispatch(proofBegun())}>
+            Once more
+          </Button>
+        )}
+        <Button variant="outlined" onClick={() => dispatch(proofShown(false))}>
+          {step === null ? 'Back to the settings' : 'Stop'}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
