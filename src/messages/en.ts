@@ -142,6 +142,7 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   formNotKept: ({ actual }) => `The editor of ${actual} does not keep this form of code.`,
   scriptStripped: ({ actual }) =>
     `The editor of ${actual} takes scripts out: nothing but the placeholder would be left. Take a form without script, or a link.`,
+  strippedBySite: ({ actual, expected }) => `The editor of ${expected} takes this out of the code: ${actual}.`,
   framePolicy: ({ actual, expected }) =>
     `The site’s Content Security Policy does not let ${actual} into frames. Whoever looks after the site must add it: ${expected}`,
   accentContrast: ({ actual }) =>
@@ -188,6 +189,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   hostCondition: () => '',
   formNotKept: () => 'Take a form that it keeps',
   scriptStripped: () => '',
+  strippedBySite: () => 'Take a form that does without',
   framePolicy: () => '',
   accentContrast: ({ expected }) => `Use ${expected}`,
   coverForm: () => 'Take the form with a cover',

@@ -137,10 +137,10 @@ export const selectEmbed = createSelector(
   },
 );
 
-/** The embed in its preview's form with other settings laid in: what a host would make of them. */
-export function selectVariant(state: State, change: SettingsFix): Embed | null {
+/** The embed with other settings laid in, or in another form. */
+export function selectVariant(state: State, change: SettingsFix, form: CodeFormId = 'responsive'): Embed | null {
   const [item, settings, surroundings] = [selectItem(state), selectSettings(state), selectSurroundings(state)];
-  return item && makeEmbed(item, settingsWith(settings, change), { ...surroundings, form: 'responsive' });
+  return item && makeEmbed(item, settingsWith(settings, change), { ...surroundings, form });
 }
 
 /** The domain of the page in which the preview stands: what asks for its page's own domain must be told this one. */

@@ -124,6 +124,12 @@ const CASES: Readonly<Record<string, Case>> = {
   saidTwice: { on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=3&amp;from=9" title="T"></iframe>' },
   languageDiffers: { on: BOOKLET, settings: { ...TITLED, language: 'nl' }, remedy: 'Use en' },
   formNotKept: { on: VIDEO, settings: TITLED, at: { keeps: ['fixed'] }, remedy: 'Take a form that it keeps' },
+  strippedBySite: {
+    on: VIDEO,
+    settings: TITLED,
+    at: { strips: { properties: ['aspect-ratio'] } },
+    remedy: 'Take a form that does without',
+  },
   scriptStripped: { on: ALBUM, settings: { ...TITLED, textLink: 'T' }, at: { strips: { scripts: true } } },
   framePolicy: { on: VIDEO, settings: TITLED, at: { frames: ['https://media.example'] } },
   accentContrast: { on: SOUND, settings: { ...TITLED, accent: '#f4e9c8' }, remedy: 'Use Lichen' },

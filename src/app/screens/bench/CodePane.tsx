@@ -21,6 +21,11 @@ const BeforeAndAfter = lazily(
   () => null,
 );
 
+const PasteBack = lazily(
+  () => import('./PasteBack.tsx').then((module) => module.PasteBack),
+  () => null,
+);
+
 /** The code until the editor is there, or where it cannot be loaded. */
 function PlainCode({ text }: { text: string }): ReactElement {
   return (
@@ -40,7 +45,8 @@ const COPY_WORDS = {
 export function CodePane(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const copied = useAppSelector((state) => state.view.copied);
-  const [comparing, setComparing] = useState(false);
+  const [beside, setBeside] = useState<'before' | 'site' | null>(null);
+  const close = (): void => setBeside(null);
   const { can, run } = useCommand(copyCode);
   return (
     <section className="code" aria-label="Code">
@@ -56,15 +62,19 @@ export function CodePane(): ReactElement {
       {embed ? <Editor embed={embed} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
       <div className="code-foot">
         <p>{embed && <Explanation embed={embed} />}</p>
-        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setComparing(true)}>
-          Before and after
-        </button>
+        <div className="code-beside">
+          <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('before')}>
+            Before and after
+          </button>
+          <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('site')}>
+            Paste-back
+          </button>
+        </div>
       </div>
-      {comparing && (
-        <Suspense fallback={null}>
-          <BeforeAndAfter close={() => setComparing(false)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {beside === 'before' && <BeforeAndAfter close={close} />}
+        {beside === 'site' && <PasteBack close={close} />}
+      </Suspense>
     </section>
   );
 }

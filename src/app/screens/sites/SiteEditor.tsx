@@ -134,6 +134,12 @@ async function readTokens(event: ChangeEvent<HTMLInputElement>): Promise<Site['p
   }
 }
 
+const STRIPPED = [
+  { part: 'elements', label: 'Elements that it takes out' },
+  { part: 'attributes', label: 'Attributes that it takes out' },
+  { part: 'properties', label: 'Style properties that it takes out' },
+] as const;
+
 interface KeptProps {
   draft: Site;
   change: (part: Partial<Site>) => void;
@@ -173,6 +179,15 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
         />
         It takes scripts out
       </label>
+      {STRIPPED.map(({ part, label }) => (
+        <TextRow
+          key={part}
+          label={label}
+          value={draft.strips[part].join(' ')}
+          wrong={wrong(`strips.${part}`)}
+          set={(text) => change({ strips: { ...draft.strips, [part]: text.split(/[\s,]+/).filter(Boolean) } })}
+        />
+      ))}
       <TextRow
         label="Short code template"
         value={draft.shortcode ?? ''}

@@ -34,6 +34,7 @@ import { accentContrast } from './accentContrast.ts';
 import { formNotKept } from './formNotKept.ts';
 import { framePolicy } from './framePolicy.ts';
 import { scriptStripped } from './scriptStripped.ts';
+import { strippedBySite } from './strippedBySite.ts';
 
 /** Every check. Among findings of one severity, this is their order. One file each. */
 export const CHECKS = [
@@ -42,6 +43,7 @@ export const CHECKS = [
   framePolicy,
   formNotKept,
   scriptStripped,
+  strippedBySite,
   runsOwnCode,
   coverFromHost,
   sandboxBlocks,

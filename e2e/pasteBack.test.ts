@@ -1,0 +1,114 @@
+import type { Page } from 'puppeteer-core';
+import { expect, test } from 'vitest';
+import { STRIPPERS } from '../src/core/tests/strippers.ts';
+import { codeOf, openBench, replaceText } from './bench.ts';
+import { find, newVisitor, press, publish, waitForText } from './driver.ts';
+import { useServerAndBrowser } from './world.ts';
+
+/** What eight sites make of the code, and that the form which is offered instead survives there. */
+const world = useServerAndBrowser();
+
+const TOLD: Record<string, { says: string; take?: string; then: string }> = {
+  'takes out scripts': { says: 'Everything is there, as it was given.', then: '' },
+  'knows no newer CSS': {
+    says: 'The style aspect-ratio was taken out: its height no longer follows its width.',
+    take: 'Take “Responsive, older CSS”',
+    then: 'Everything is there, as it was given.',
+  },
+  'takes out styles': {
+    says: 'The attribute style was taken out',
+    take: 'Take “Fixed HTML”',
+    then: 'No other form of code loses less here.',
+  },
+  'keeps address and size alone': {
+    says: 'The attribute title was taken out: screen readers say its address, or nothing.',
+    take: 'Take “Fixed HTML”',
+    then: 'No other form of code loses less here.',
+  },
+  'takes out frames': {
+    says: 'Only its address is left. This site takes frames out, and keeps links.',
+    take: 'Take “Link alone”',
+    then: 'Everything is there, as it was given.',
+  },
+  'shows code as text': {
+    says: 'The code itself is shown as text',
+    take: 'Take “Link alone”',
+    then: 'Everything is there, as it was given.',
+  },
+  'sanitize-html as it comes': {
+    says: 'Nothing of the embed is there.',
+    take: 'Take “Link alone”',
+    then: 'Everything is there, as it was given.',
+  },
+  'DOMPurify as it comes': {
+    says: 'Nothing of the embed is there.',
+    take: 'Take “Link alone”',
+    then: 'Everything is there, as it was given.',
+  },
+};
+
+async function pasteBack(page: Page, site: (code: string) => string): Promise<void> {
+  const code = await codeOf(page);
+  await press(page, 'button', 'Paste-back');
+  const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
+  await field.focus();
+  await page.keyboard.sendCharacter(`<html><body><h1>A page</h1>${site(code)}</body></html>`);
+}
+
+async function onBench(work: (page: Page) => Promise<void>): Promise<void> {
+  const { context, page } = await newVisitor(world.browser);
+  await openBench(page, world.server.address);
+  await waitForText(page, 'Opening the sluice');
+  await find(page, 'button', 'titled “Opening the sluice at spring tide”');
+  await work(page);
+  await context.close();
+}
+
+const useForm = async (page: Page, form: string): Promise<void> => {
+  await page.select('.code-head select', form);
+};
+
+test('every stripper is told, and what is offered instead survives it', () =>
+  onBench(async (page) => {
+    expect(Object.keys(TOLD)).toEqual(Object.keys(STRIPPERS));
+    for (const [name, { says, take, then }] of Object.entries(TOLD)) {
+      await useForm(page, 'responsive');
+      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('aspect-ratio'));
+      await pasteBack(page, STRIPPERS[name]!);
+      await waitForText(page, says);
+      if (take) {
+        await press(page, 'button', take);
+        await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+        await page.waitForFunction(
+          () => !document.querySelector('[aria-label="The code"]')?.textContent.includes('aspect-ratio'),
+        );
+        const code = await codeOf(page);
+        await pasteBack(page, STRIPPERS[name]!);
+        await waitForText(page, then);
+        // What is left of a fixed frame still is one, of its own size, on a page.
+        if (take.includes('Fixed')) {
+          const site = await publish(world.browser, STRIPPERS[name]!(code));
+          expect(await site.page.$eval('iframe', (frame) => [frame.clientWidth, frame.clientHeight])).toEqual([720, 405]);
+          await site.close();
+        }
+      }
+      await press(page, 'button', 'Close');
+      await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    }
+  }));
+
+test('what was learnt is remembered for the site, which then warns before it happens', () =>
+  onBench(async (page) => {
+    await pasteBack(page, STRIPPERS['knows no newer CSS']!);
+    await press(page, 'button', 'Remember it for Quillmarsh Tide Mill');
+    await find(page, 'button', 'Remembered for Quillmarsh Tide Mill');
+    await press(page, 'button', 'Close');
+    await waitForText(page, 'The editor of Quillmarsh Tide Mill takes this out of the code: aspect-ratio.');
+    await press(page, 'button', 'Take a form that does without');
+    await page.waitForFunction(() => !document.body.innerText.includes('takes this out of the code'));
+    await page.goto(`${world.server.address}/sites/mill`);
+    const field = await find(page, 'textbox', 'Style properties that it takes out');
+    expect(await field.evaluate((input) => (input as HTMLInputElement).value)).toBe('aspect-ratio');
+    await replaceText(page, field, 'none!');
+    await waitForText(page, 'a name is small letters, digits and -');
+  }));

@@ -1,0 +1,113 @@
+import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { compareBack, mainTag } from '../../../core/pasteBack/compare.ts';
+import { gravityOf, joinStrips, learn, type Loss } from '../../../core/pasteBack/loss.ts';
+import { survivor } from '../../../core/pasteBack/survive.ts';
+import { formOf, type CodeFormId } from '../../../core/write/forms/list.ts';
+import { sayLoss } from '../../../messages/pasteBack.ts';
+import { formChosen } from '../../state/bench.ts';
+import { keepSite } from '../../state/ownSites.ts';
+import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { readFiles } from '../../ui/files.ts';
+
+/** What the site made of the code that it was given, and the form of code that would survive there. */
+export function PasteBack({ close }: { close: () => void }): ReactElement {
+  const [back, setBack] = useState('');
+  const given = useAppSelector((state) => selectEmbed(state)?.code.text ?? '');
+  const name = useAppSelector((state) => selectSite(state)?.name);
+  return (
+    <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="paste-back">
+      <DialogTitle id="paste-back">Paste-back: what {name} made of the code</DialogTitle>
+      <DialogContent className="paste-back">
+        <label>
+          Paste the source of the published page, or of the part with the embed
+          <textarea rows={7} value={back} spellCheck={false} onChange={(event) => setBack(event.target.value)} />
+        </label>
+        <Button component="label" role={undefined}>
+          Open a saved page
+          <input
+            type="file"
+            accept=".html,.htm,text/html"
+            className="hidden-words"
+            onChange={(event) => void readFiles(event.target).then(([file]) => file && setBack(file.text))}
+          />
+        </Button>
+        <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
+        <div className="editor-ends">
+          <Button variant="contained" onClick={close}>
+            Close
+          </Button>
+        </div>
+      </DialogContent>
+    </Dialog>
+  );
+}
+
+const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
+
+function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: string; close: () => void }): ReactElement {
+  if (losses.length === 0) return <h3>Everything is there, as it was given.</h3>;
+  return (
+    <>
+      <h3>{losses.length === 1 ? 'One thing is' : `${losses.length} things are`} not as they were given</h3>
+      <ul>
+        {losses.map((loss, i) => (
+          <li key={i} className="finding" data-severity={gravityOf(loss)}>
+            <strong>{GRAVITY[gravityOf(loss)]}</strong>
+            <span>{sayLoss(loss)}</span>
+          </li>
+        ))}
+      </ul>
+      <Ways losses={losses} main={mainTag(given)} close={close} />
+    </>
+  );
+}
+
+/** What can be done: another form of code, and keeping what was learnt in the site. */
+function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; close: () => void }): ReactElement {
+  const dispatch = useAppDispatch();
+  const store = useStore() as Store;
+  const site = useAppSelector(selectSite);
+  const now = useAppSelector((state) => state.bench.present.form);
+  const strips = learn(losses, main);
+  const learnt = strips.scripts || strips.elements.length + strips.attributes.length + strips.properties.length > 0;
+  const known = site && JSON.stringify(joinStrips(site.strips, strips)) === JSON.stringify(site.strips);
+  const best = survivor((form: CodeFormId) => selectVariant(store.getState(), {}, form)?.code.text ?? '', strips);
+  const take = (): void => {
+    dispatch(formChosen(best.form));
+    close();
+  };
+  return (
+    <>
+      {best.form === now ? (
+        <p>No other form of code loses less here.</p>
+      ) : (
+        <p>
+          {best.form === 'link'
+            ? 'Nothing with a frame in it survives here; a link does.'
+            : best.losses.length === 0
+              ? `“${formOf(best.form).label}” survives here as it is.`
+              : `“${formOf(best.form).label}” loses least here. ${best.losses.map(sayLoss).join(' ')}`}
+        </p>
+      )}
+      <div className="paste-back-ways">
+        {best.form !== now && (
+          <Button variant="outlined" onClick={take}>
+            Take “{formOf(best.form).label}”
+          </Button>
+        )}
+        {site && learnt && (
+          <Button
+            variant="outlined"
+            disabled={known === true}
+            onClick={() => void keepSite(store, { ...site, strips: joinStrips(site.strips, strips) })}
+          >
+            {known ? `Remembered for ${site.name}` : `Remember it for ${site.name}`}
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
