@@ -1,5 +1,6 @@
 import './page.css';
 import { toPreview, type FromPreview, type Looks, type PreviewBox, type ToPreview } from './messages.ts';
+import { measurePage } from './measure.ts';
 import { EMBEDS, placeCode } from './placeCode.ts';
 
 /** The page in which an embed is tried: it obeys the application that frames it, and nobody else. */
@@ -118,6 +119,8 @@ function obey(data: unknown): void {
   if (message.data.kind === 'press') return PRESSES[message.data.what](message.data.time ?? 0);
   if (message.data.kind === 'requests') return tell({ kind: 'requests', from: requests() });
   if (message.data.kind === 'ask') return frame()?.contentWindow?.postMessage(message.data.message, '*');
+  if (message.data.kind === 'measure')
+    return void measurePage(message.data.html, message.data.styles).then((measures) => tell({ kind: 'measured', measures }));
   dress(message.data.looks);
   if (placeCode(slot, message.data.pressed ? pressedCode(message.data.code) : message.data.code)) {
     tell({ kind: 'loaded' });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { measuresSchema } from '../core/sites/learnt.ts';
 
 /** What the application and the preview page say to each other, by `postMessage` between their origins. */
 const looks = z.object({
@@ -21,6 +22,8 @@ export const toPreview = z.discriminatedUnion('kind', [
   /** To an element of our own: a media file, or a cover. `time` in seconds, to seek. */
   z.object({ kind: z.literal('press'), what: z.enum(['play', 'pause', 'mute', 'seek', 'cover']), time: z.number().optional() }),
   z.object({ kind: z.literal('requests') }),
+  /** A saved page and its style sheets, to be measured. */
+  z.object({ kind: z.literal('measure'), html: z.string(), styles: z.array(z.string()) }),
 ]);
 
 /** From the preview: it is open; where things stand (CSS pixels of its viewport; `bottom` is the lower edge of the embed in the document); what the player reported. */
@@ -39,6 +42,7 @@ export const fromPreview = z.discriminatedUnion('kind', [
   }),
   /** Origins of others that the page has asked for anything. */
   z.object({ kind: z.literal('requests'), from: z.array(z.string()) }),
+  z.object({ kind: z.literal('measured'), measures: measuresSchema }),
 ]);
 
 export type ToPreview = z.infer<typeof toPreview>;

@@ -7,9 +7,10 @@ import { formOf, FORMS, type CodeFormId } from '../../../core/write/forms/list.t
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
-import { selectEmbed, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
+import { selectEmbed, selectFacts, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
+import { saveFile } from '../../ui/files.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
 import { troublesOf } from './codeTroubles.ts';
@@ -48,6 +49,7 @@ export function CodePane(): ReactElement {
   const [beside, setBeside] = useState<'before' | 'site' | null>(null);
   const close = (): void => setBeside(null);
   const { can, run } = useCommand(copyCode);
+  const title = useAppSelector((state) => selectFacts(state).title);
   return (
     <section className="code" aria-label="Code">
       <div className="code-head">
@@ -59,17 +61,25 @@ export function CodePane(): ReactElement {
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
+      <div className="code-beside">
+        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('before')}>
+          Before and after
+        </button>
+        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('site')}>
+          Paste-back
+        </button>
+        <button
+          type="button"
+          className="inline-remedy"
+          disabled={!embed}
+          onClick={() => embed && saveFile(...fileOf(embed, title))}
+        >
+          Save as a file
+        </button>
+      </div>
       {embed ? <Editor embed={embed} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
       <div className="code-foot">
         <p>{embed && <Explanation embed={embed} />}</p>
-        <div className="code-beside">
-          <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('before')}>
-            Before and after
-          </button>
-          <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('site')}>
-            Paste-back
-          </button>
-        </div>
       </div>
       <Suspense fallback={null}>
         {beside === 'before' && <BeforeAndAfter close={close} />}
@@ -78,6 +88,24 @@ export function CodePane(): ReactElement {
     </section>
   );
 }
+
+/** Name, content and type of the file for a code. */
+function fileOf({ code: { form, text }, item }: Embed, title = item.id ?? 'embed'): [name: string, text: string, type: string] {
+  const words = title
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '');
+  const [ending, type] = FILES[form] ?? ['html', 'text/html'];
+  return [`${words || 'embed'}.${ending}`, text, type];
+}
+
+const FILES: Readonly<Record<string, [ending: string, type: string]>> = {
+  markdown: ['md', 'text/markdown'],
+  jsx: ['jsx', 'text/plain'],
+  oembed: ['json', 'application/json'],
+  link: ['txt', 'text/plain'],
+  shortcode: ['txt', 'text/plain'],
+};
 
 /** A longer text is a page with a code in it. */
 const LONGEST_HAND = 5000;

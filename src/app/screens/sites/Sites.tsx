@@ -3,11 +3,15 @@ import { Button } from '@mui/material';
 import { useState, type ChangeEvent, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NavLink, useNavigate, useParams } from 'react-router';
+import { learnSite } from '../../../core/sites/learnt.ts';
 import { keepSite, readSiteFile } from '../../state/ownSites.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { readFiles } from '../../ui/files.ts';
+import { measureSite } from './measureSite.ts';
 import { SiteEditor } from './SiteEditor.tsx';
+
+const newId = (): string => `site-${Date.now().toString(36)}`;
 
 /** The destinations: how wide their column is, what they look like, and what their editors keep of pasted code. */
 export function Sites(): ReactElement {
@@ -30,9 +34,23 @@ export function Sites(): ReactElement {
     const from = site ?? sites[0];
     if (!from) return;
     const number = sites.filter((one) => one.id.startsWith('site-')).length + 1;
-    const made = { ...from, id: `site-${number}-${Date.now().toString(36)}`, name: `New site ${number}` };
+    const made = { ...from, id: newId(), name: `New site ${number}` };
     await keepSite(store, made);
     void navigate(`/sites/${made.id}`);
+  };
+  const learn = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const files = await readFiles(event.target);
+    const like = site ?? sites[0];
+    const page = files.find(({ name }) => /\.html?$/i.test(name));
+    if (!like || files.length === 0) return;
+    if (!page) return setWrong('There is no page among these files. Save a page of the site, and choose its .html file.');
+    const sheets = files.filter(({ name }) => /\.css$/i.test(name)).map(({ text }) => text);
+    const learnt = learnSite(await measureSite(page.text, sheets), like, newId());
+    if ('wrong' in learnt)
+      return setWrong('There is no text on this page, so its column cannot be measured. Save a page with a few paragraphs.');
+    setWrong(null);
+    await keepSite(store, learnt.site);
+    void navigate(`/sites/${learnt.site.id}`);
   };
   return (
     <div className="sites">
@@ -54,6 +72,17 @@ export function Sites(): ReactElement {
           Bring a site in
           <input type="file" accept=".json,application/json" className="hidden-words" onChange={(event) => void bringIn(event)} />
         </Button>
+        <Button component="label" role={undefined} disabled={sites.length === 0}>
+          Learn a site from a saved page
+          <input
+            type="file"
+            multiple
+            accept=".html,.htm,.css,text/html,text/css"
+            className="hidden-words"
+            onChange={(event) => void learn(event)}
+          />
+        </Button>
+        <p className="quiet">Choose the page and its style sheets together; nothing in them is run.</p>
         <p role="status" className="wrong">
           {wrong}
         </p>
