@@ -69,6 +69,10 @@ describe('a cover', () => {
       size = await page.$eval('.cover-weight', (element) => element.textContent);
       await press(page, 'button', 'Use this cover');
       await press(page, 'button', 'Done');
+      await type(page, 'its own ratio', 'Aspect ratio', '16:9');
+      await waitForText(page, 'The cover is 0.56:1 and the frame 1.78:1: two of its sides are cut off.');
+      await type(page, 'ratio 16:9', 'Aspect ratio', '9:16');
+      await page.waitForFunction(() => !document.body.innerText.includes('two of its sides'));
     });
     const [width, height] = /^(\d+) × (\d+)/.exec(size)!.slice(1).map(Number);
     expect(Math.abs(width! / height! - 9 / 16)).toBeLessThan(0.01);

@@ -5,9 +5,10 @@ import { loadCards } from '../src/core/hosts/loadCards.ts';
 import { bringIn as recognise, makeEmbed } from '../src/core/pipeline.ts';
 import type { Settings } from '../src/core/settings/list.ts';
 import { FORMS } from '../src/core/write/forms/list.ts';
-import { readCardFiles } from '../src/standins/world.ts';
-import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
-import { find, newVisitor, press, serveForeignPage, waitForText } from './driver.ts';
+import { contrastOf } from '../src/core/model/contrast.ts';
+import { readCardFiles, readSites } from '../src/standins/world.ts';
+import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
+import { find, newVisitor, press, publish, serveForeignPage, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** Sizes as they come out in a page of somebody else, at the widths of a phone, a tablet and a desktop. */
@@ -106,6 +107,98 @@ describe('on the Bench', () => {
       expect(box).toMatchObject({ width: 340, height: 340, above: 24, below: 24 });
       expect(box.left - MARGIN).toBe((column - 340) / 2);
     }
+  });
+
+  /** What comes of a paste, worked on as the publisher would, in the foreign page. */
+  async function made(pasted: string, work: (page: Page) => Promise<void>, path = '/'): Promise<string> {
+    const { context, page } = await newVisitor(world.browser);
+    await page.goto(world.server.address + path);
+    if (path !== '/') await columnOf(page, 668);
+    await openBench(page, world.server.address);
+    await bringIn(page, pasted);
+    await work(page);
+    const code = await copyCode(page);
+    await context.close();
+    return code;
+  }
+
+  async function columnOf(page: Page, pixels: number): Promise<void> {
+    await replaceText(page, await find(page, 'spinbutton', 'Column px'), String(pixels));
+    await press(page, 'button', 'Keep the changes');
+    await find(page, 'button', 'Back to the shipped one');
+  }
+
+  test('a code of 720 px is brought into a column of 668 px, and keeps its ratio', async () => {
+    const wide = `<iframe width="720" height="405" src="${world.host('frames.lanternreel')}/f/k7wq2m9d"></iframe>`;
+    const code = await made(
+      wide,
+      async (page) => {
+        await waitForText(page, 'The frame is 720 px wide and the column 668 px');
+        await press(page, 'button', 'Make it 668 px');
+        await page.waitForFunction(() => !document.body.innerText.includes('and the column 668 px'));
+      },
+      '/sites/mill',
+    );
+    const [box] = await measureAt(code, [1280]);
+    expect(box!.width).toBe(668);
+    expect(Math.abs(box!.width / box!.height - 16 / 9)).toBeLessThan(0.01);
+  });
+
+  test('a document that comes without a size gets one', async () => {
+    const bare = `<iframe src="${world.host('foliobarn')}/d/rcp-9n3d1f/released?frame=yes"></iframe>`;
+    const [before] = await measureAt(bare, [1280]);
+    expect([Math.round(before!.width), Math.round(before!.height)]).toEqual([304, 154]);
+    const [phone, desktop] = await measureAt(await made(bare, (page) => waitForText(page, 'Recipes')), [390, 1280]);
+    expect([phone!.width, desktop!.width]).toEqual([390 - 2 * MARGIN, COLUMN]);
+    expect(Math.min(phone!.height, desktop!.height)).toBeGreaterThan(300);
+  });
+
+  test('a form gets no scroll bars of its own, on a phone either', async () => {
+    const code = await made(`${world.host('askmeadow')}/ask/br3ado`, async (page) => {
+      await openToken(page, 'usual height', 'Height in pixels');
+      await (await page.waitForSelector('.offers .offer'))!.click();
+      await press(page, 'button', 'Done');
+    });
+    for (const width of [390, 1280]) {
+      const site = await publish(world.browser, code);
+      await site.page.setViewport({ width, height: 900 });
+      const content = await (await site.page.waitForSelector('iframe'))!.contentFrame();
+      await content.waitForFunction(() => document.fonts.status === 'loaded' && document.readyState === 'complete');
+      const [inside, room] = await content.evaluate(() => [document.documentElement.scrollHeight, window.innerHeight]);
+      expect(inside!, `at ${width}`).toBeLessThanOrEqual(room!);
+      await site.close();
+    }
+  });
+
+  test('a booklet that loads all its pages is warned of, and then waits until a visitor comes near', async () => {
+    const code = await made(`${world.host('gatherfold')}/read/AN1126`, async (page) => {
+      await choose(page, 'sound bed as usual', 'Sound bed', 'on');
+      await waitForText(page, 'it loads all its pages together with the page around it');
+      await press(page, 'button', 'Load when near');
+      await page.waitForFunction(() => !document.body.innerText.includes('it loads all its pages together'));
+    });
+    const site = await publish(world.browser, `<div style="height:9000px"></div>${code}`);
+    await new Promise((done) => setTimeout(done, 1000));
+    expect(site.reports).toEqual([]);
+    await site.page.evaluate(() => document.querySelector('iframe')!.scrollIntoView());
+    await site.until((report) => 'fold' in report);
+    await site.close();
+  });
+
+  test('an accent that cannot be seen on a dark site is exchanged for one that can', async () => {
+    const code = await made(`${world.host('earbrook')}/show/millers-diary/3`, async (page) => {
+      await choose(page, 'usual theme', 'Theme', 'Dark');
+      await type(page, 'usual colour', 'Accent colour', '#2a2c30');
+      await waitForText(page, 'buttons and bars need 3 to 1 to be seen');
+      await (await page.waitForSelector('.finding[data-severity="warning"] button'))!.click();
+      await page.waitForFunction(() => !document.body.innerText.includes('buttons and bars need'));
+    });
+    const site = await publish(world.browser, code);
+    const { tint } = await site.until((report) => report.ear === 'pricked');
+    await site.close();
+    const { dark, palette } = readSites(world.server.port)[0]!;
+    expect(contrastOf(String(tint), dark.ground)).toBeGreaterThanOrEqual(3);
+    expect(palette.map(({ colour }) => colour)).toContain(tint);
   });
 
   test('the screens of the site stand side by side, each with its own width, and give way to one again', async () => {

@@ -61,8 +61,7 @@ describe('the width rule', () => {
 
   test('another site brings its own column, looks and text', () =>
     withVideo(async (page) => {
-      await press(page, 'combobox', 'For the site');
-      await press(page, 'option', 'Saltings Bakehouse · 600 px');
+      await page.select('.site-choice select', 'bakehouse');
       const preview = page.frames().find((f) => f.url().startsWith('http://preview.'))!;
       await preview.waitForFunction(
         () => document.body.innerText.includes('Tuesday’s loaf') || document.body.innerText.includes("Tuesday's loaf"),

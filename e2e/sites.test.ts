@@ -115,8 +115,7 @@ describe('Sites', () => {
     visit('/', async (page) => {
       await bringIn(page, `${world.host('lanternreel')}/see/k7wq2m9d`);
       await waitForText(page, 'Opening the sluice');
-      await press(page, 'combobox', 'For the site');
-      await press(page, 'option', 'Saltings Bakehouse · 600 px');
+      await page.select('.site-choice select', 'bakehouse');
       await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('width="600"'));
       await page.select('.code-head select', 'cover-script');
       await waitForText(page, 'does not keep this form of code');

@@ -4,8 +4,16 @@ import type { Looks } from '../preview/messages.ts';
 /** Origin of the page in which embeds are shown. */
 export const PREVIEW = `${location.protocol}//preview.localhost${location.port ? `:${location.port}` : ''}`;
 
-/** How a site's page looks, by day or by night. */
+/** How a site's page looks to visitors by day, or by night where it follows them. */
 export function looksOf(site: Site, night: boolean): Looks {
-  const { language, column, margin, typeface, sample } = site;
-  return { language, column, margin, family: typeface.family, size: typeface.size, ...(night ? site.dark : site.light), sample };
+  const { language, column, margin, typeface, sample, followsTheme } = site;
+  return {
+    language,
+    column,
+    margin,
+    family: typeface.family,
+    size: typeface.size,
+    ...(night && followsTheme ? site.dark : site.light),
+    sample,
+  };
 }

@@ -112,8 +112,14 @@ const selectReached = (state: State) => {
   return address && site ? state.world.reached[reachKey(address, site.address)] : undefined;
 };
 
+/** What the host says of the item, and the shape of the cover that was chosen for it. */
+const selectWrittenFacts = createSelector(
+  [selectHostFacts, (state: State) => state.view.coverRatio],
+  (facts, coverRatio): Facts => (coverRatio === null ? facts : { ...facts, coverRatio }),
+);
+
 const selectSurroundings = createSelector(
-  [selectBook, selectSite, selectHostFacts, selectReached],
+  [selectBook, selectSite, selectWrittenFacts, selectReached],
   (book, site, facts, reached) => ({
     book,
     site,

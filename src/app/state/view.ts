@@ -16,6 +16,8 @@ export interface ViewState {
   storage: 'works' | 'missing' | 'full';
   /** What the player reported last. */
   player: Omit<PlayerReport, 'event'> & { playing: boolean };
+  /** Width over height of the cover; null while there is none, or it could not be seen. */
+  coverRatio: number | null;
   copied: 'no' | 'yes' | 'failed';
   /** The setting whose editor is open. */
   open: SettingId | null;
@@ -32,6 +34,7 @@ const initialState: ViewState = {
   pointed: null,
   storage: 'works',
   player: silent,
+  coverRatio: null,
   copied: 'no',
   open: null,
   place: 'frame',
@@ -66,6 +69,9 @@ export const viewSlice = createSlice({
     playerLoaded: (state) => {
       state.player = silent;
     },
+    coverMeasured: (state, { payload }: PayloadAction<number | null>) => {
+      state.coverRatio = payload;
+    },
     copyConfirmed: (state, { payload }: PayloadAction<ViewState['copied']>) => {
       state.copied = payload;
     },
@@ -91,6 +97,7 @@ export const {
   storageFound,
   playerReported,
   playerLoaded,
+  coverMeasured,
   copyConfirmed,
   tokenOpened,
   placeShown,

@@ -84,6 +84,13 @@ const CASES: Readonly<Record<string, Case>> = {
     form: 'cover',
     remedy: 'Make it smaller',
   },
+  coverShape: {
+    on: VIDEO,
+    settings: { ...COVERED, cover: `data:image/webp;base64,${'UklG'.repeat(8)}` },
+    facts: { coverRatio: 0.75 },
+    form: 'cover',
+    remedy: 'Cut it anew',
+  },
   consentMissing: { on: VIDEO, settings: TITLED, form: 'cover', remedy: 'Say it on the cover' },
   autoplayCovered: {
     on: VIDEO,

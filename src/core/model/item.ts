@@ -62,6 +62,8 @@ export interface Facts {
   cover?: string;
   /** Chapters: seconds and words. */
   chapters?: readonly { at: number; title: string }[];
+  /** Width over height of the cover that was chosen. */
+  coverRatio?: number;
   /** Height of the content in pixels, where the player tells it. */
   contentHeight?: number;
 }

@@ -5,21 +5,25 @@ import './page.css';
 import './moments.css';
 import './code.css';
 import './checks.css';
-import { useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
+import { Suspense, useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { broughtIn } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
-import { selectItem, selectReachAddress, selectRecognised, selectSite } from '../../state/selectors.ts';
+import { selectEmbed, selectItem, selectReachAddress, selectRecognised, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { findProof } from '../../storage/database.ts';
+import { coverMeasured } from '../../state/view.ts';
 import { loadFacts, loadReached, reachKey } from '../../state/world.ts';
+import { lazily } from '../../ui/lazily.ts';
+import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { AnatomyStrip } from './AnatomyStrip.tsx';
 import { Checks } from './Checks.tsx';
 import { CodePane } from './CodePane.tsx';
 import { Moments } from './Moments.tsx';
 import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
-import { ProofStrip } from './ProofStrip.tsx';
 import { useBenchAddress } from './useBenchAddress.ts';
+
+const ProofStrip = lazily(() => import('./ProofStrip.tsx').then((module) => module.ProofStrip), NotLoaded);
 
 /** The screen where one embed is made. Pasting or dropping anywhere on it brings something in. */
 export function Bench(): ReactElement {
@@ -28,6 +32,7 @@ export function Bench(): ReactElement {
   useFacts();
   useReach();
   useKeptProof();
+  useCoverShape();
   const proving = useAppSelector((state) => state.proof.shown);
   const bringIn = (text: string): void => {
     if (text.trim() !== '') dispatch(broughtIn(text));
@@ -47,7 +52,13 @@ export function Bench(): ReactElement {
       <PasteLine missing={missing} />
       <AnatomyStrip />
       <PagePane />
-      {proving ? <ProofStrip /> : <Moments />}
+      {proving ? (
+        <Suspense fallback={null}>
+          <ProofStrip />
+        </Suspense>
+      ) : (
+        <Moments />
+      )}
       <div className="side">
         <CodePane />
         <Checks />
@@ -108,4 +119,18 @@ function useKeptProof(): void {
       current = false;
     };
   }, [dispatch, id]);
+}
+
+/** Looks at the cover picture, as far as it lies in the code: which shape it has. */
+function useCoverShape(): void {
+  const dispatch = useAppDispatch();
+  const cover = useAppSelector((state) => selectEmbed(state)?.settings.cover);
+  useEffect(() => {
+    dispatch(coverMeasured(null));
+    if (typeof cover !== 'string' || !cover.startsWith('data:')) return;
+    const picture = new Image();
+    picture.onload = () => void dispatch(coverMeasured(picture.naturalWidth / picture.naturalHeight));
+    picture.src = cover;
+    return () => void (picture.onload = null);
+  }, [dispatch, cover]);
 }

@@ -1,4 +1,4 @@
-import type { ReactElement, ReactNode } from 'react';
+import { Suspense, type ReactElement, type ReactNode } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
@@ -6,10 +6,15 @@ import { makesSense, needsNoHost, SETTINGS, type SettingId, type Settings } from
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { placeShown } from '../../state/view.ts';
+import { lazily } from '../../ui/lazily.ts';
 import { OwnParameters } from './OwnParameters.tsx';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
-import { TokenEditor } from './TokenEditor.tsx';
+
+const TokenEditor = lazily(
+  () => import('./TokenEditor.tsx').then((module) => module.TokenEditor),
+  () => null,
+);
 
 const STATIONS: readonly { moment: Moment; name: string; words: string }[] = [
   { moment: 'arrive', name: 'Arrive', words: 'when the page opens' },
@@ -29,6 +34,7 @@ export function Moments(): ReactElement {
   const dispatch = useAppDispatch();
   const embed = useAppSelector(selectEmbed);
   const place = useAppSelector((state) => state.view.place);
+  const open = useAppSelector((state) => state.view.open !== null);
   return (
     <section className="moments" aria-label="Moments">
       <Rail />
@@ -58,7 +64,7 @@ export function Moments(): ReactElement {
         )}
         {!embed && <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>}
       </div>
-      <TokenEditor />
+      <Suspense fallback={null}>{open && <TokenEditor />}</Suspense>
     </section>
   );
 }

@@ -1,13 +1,17 @@
-import { useCallback, useRef, useState, type ReactElement } from 'react';
-import { sayProof } from '../../../messages/proof.ts';
+import { Suspense, useCallback, useRef, useState, type ReactElement } from 'react';
 import { selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { proofBegun, proofShown } from '../../state/proof.ts';
 import { shownTogether } from '../../state/view.ts';
+import { lazily } from '../../ui/lazily.ts';
 import { NowPlaying } from './NowPlaying.tsx';
-import { ProofStage } from './ProofStage.tsx';
 import { PreviewSheet } from './PreviewSheet.tsx';
 import { WidthRule } from './WidthRule.tsx';
+
+const ProofStage = lazily(
+  () => import('./ProofStage.tsx').then((module) => module.ProofStage),
+  () => null,
+);
 
 /** Room below the embed that shows how the page goes on, and the smallest scale that can still be read. */
 const BELOW = 48;
@@ -42,7 +46,9 @@ export function PagePane(): ReactElement {
       <WidthRule width={width} room={room.width} scale={scale} />
       <div className="stage" ref={stage} data-together={together}>
         {staged ? (
-          <ProofStage key={run} width={width} height={room.height} scale={scale} />
+          <Suspense fallback={null}>
+            <ProofStage key={run} width={width} height={room.height} scale={scale} />
+          </Suspense>
         ) : together ? (
           screens.map(([name, each]) => (
             <PreviewSheet
@@ -76,7 +82,7 @@ export function PagePane(): ReactElement {
         )}
         <div className="page-views">
           {proof && !proving && (
-            <button type="button" className="inline-remedy" title={sayProof(proof)} onClick={() => dispatch(proofShown(true))}>
+            <button type="button" className="inline-remedy" onClick={() => dispatch(proofShown(true))}>
               Last play-through
             </button>
           )}

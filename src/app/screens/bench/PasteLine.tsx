@@ -1,4 +1,3 @@
-import { MenuItem, TextField } from '@mui/material';
 import type { ClipboardEvent, ReactElement } from 'react';
 import { bringIn } from '../../../core/pipeline.ts';
 import { isCodeForm } from '../../../core/write/forms/list.ts';
@@ -100,19 +99,15 @@ function SiteChoice(): ReactElement {
     dispatch(siteChosen({ site: id, form: form === (site?.form ?? 'responsive') ? usual : form }));
   };
   return (
-    <TextField
-      select
-      size="small"
-      label="For the site"
-      className="site-choice"
-      value={site?.id ?? ''}
-      onChange={(event) => choose(event.target.value)}
-    >
-      {sites.map(({ id, name, column }) => (
-        <MenuItem key={id} value={id}>
-          {name} · {column} px
-        </MenuItem>
-      ))}
-    </TextField>
+    <label className="site-choice">
+      For the site{' '}
+      <select value={site?.id ?? ''} onChange={(event) => choose(event.target.value)}>
+        {sites.map(({ id, name, column }) => (
+          <option key={id} value={id}>
+            {name} · {column} px
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -5,6 +5,7 @@ import { consentMissing } from './consentMissing.ts';
 import { coverForm } from './coverForm.ts';
 import { coverFromHost } from './coverFromHost.ts';
 import { coverHeavy } from './coverHeavy.ts';
+import { coverShape } from './coverShape.ts';
 import { endBeforeStart } from './endBeforeStart.ts';
 import { endBeyondEnd } from './endBeyondEnd.ts';
 import { hostCondition } from './hostCondition.ts';
@@ -56,6 +57,7 @@ export const CHECKS = [
   autoplayAudio,
   coverForm,
   coverHeavy,
+  coverShape,
   tallerThanScreen,
   smallerThanUseful,
   scrollsInside,
