@@ -11,7 +11,8 @@ export const strippedBySite = defineCheck({
     'Page editors take elements, attributes and styles out of pasted code. What the editor of this site takes out is known from the site, or was learnt from what it made of code before.',
   run: ({ code, site }) => {
     if (!site || !code.framed) return NOTHING;
-    const lost = compareBack(code.text, strip(code.text, { ...site.strips, scripts: false }));
+    const left = strip(code.text, { ...site.strips, scripts: false });
+    const lost = left === code.text ? [] : compareBack(code.text, left);
     if (lost.length === 0) return NOTHING;
     const names = lost.map((loss) => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : 'iframe'));
     const form = formFor(site.strips);

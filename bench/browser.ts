@@ -1,0 +1,47 @@
+import { bringIn, openBench } from '../e2e/bench.ts';
+import { launchBrowser } from '../e2e/browser.ts';
+import { find, newVisitor, startServer, waitForText } from '../e2e/driver.ts';
+
+/** Steps of a handle; the first few compile what runs. */
+const STEPS = { warm: 30, counted: 300 };
+
+/**
+ * Milliseconds of the screen's thread for one step of the handle for width, at the 95th percentile: from the key to
+ * the laid-out screen, with code, map and checks made anew.
+ */
+const [server, browser] = await Promise.all([startServer(), launchBrowser()]);
+const { page } = await newVisitor(browser);
+await openBench(page, server.address);
+await bringIn(page, `http://lanternreel.localhost:${server.port}/see/k7wq2m9d`);
+await waitForText(page, 'Opening the sluice');
+const handle = await find(page, 'slider', 'Width of the embed');
+const preview = page.frames().find((frame) => frame.url().startsWith('http://preview.'))!;
+await preview.waitForSelector('.slot iframe');
+await preview.evaluate(() => Object.assign(document.querySelector('.slot iframe')!, { marked: true }));
+
+const times = await handle.evaluate(async (slider, { warm, counted }) => {
+  const measured: number[] = [];
+  for (let i = 0; i < warm + counted; i++) {
+    const width = slider.getAttribute('aria-valuenow');
+    const key = Math.floor(i / 30) % 2 === 0 ? 'ArrowLeft' : 'ArrowRight';
+    const from = performance.now();
+    slider.dispatchEvent(new KeyboardEvent('keydown', { key, shiftKey: true, bubbles: true }));
+    // React commits what a key changed before the next task, in a microtask.
+    await Promise.resolve();
+    document.body.getBoundingClientRect();
+    if (i >= warm) measured.push(performance.now() - from);
+    // The next step begins where the page says that the embed now is.
+    for (let frames = 0; slider.getAttribute('aria-valuenow') === width; frames++) {
+      if (frames > 200) throw new Error(`step ${i} changed nothing`);
+      await new Promise((done) => requestAnimationFrame(done));
+    }
+  }
+  return measured.sort((a, b) => a - b);
+}, STEPS);
+const same = await preview.$eval('.slot iframe', (frame) => 'marked' in frame);
+const [middle, late] = [0.5, 0.95].map((share) => times[Math.floor(times.length * share)]!);
+console.log(
+  `${'a step of the handle for width, in the browser (95th)'.padEnd(58)} ${late!.toFixed(2).padStart(6)} ms (at most 16 ms)  half of them ${middle!.toFixed(2)} ms; player ${same ? 'not reloaded' : 'RELOADED'}`,
+);
+await browser.close();
+await server.stop();
