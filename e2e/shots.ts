@@ -4,7 +4,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { bringIn, choose, openBench, openToken, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
-import { newVisitor, press, startServer, waitForText } from './driver.ts';
+import { find, newVisitor, press, startServer, waitForText } from './driver.ts';
 
 /** Takes the pictures of `docs/screenshots/`, from the demo data. */
 const folder = join(import.meta.dirname, '../docs/screenshots');
@@ -113,6 +113,33 @@ async function makeCover(page: Page, at: (host: string) => string): Promise<void
   await page.waitForFunction(() => / kB$/.test(document.querySelector('.cover-weight')?.textContent ?? ''));
 }
 
+/** Autoplay with sound, which browsers refuse, and an end without any videos, which the host no longer gives. */
+async function makeProof(page: Page, at: (host: string) => string): Promise<void> {
+  await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d?at=42s`);
+  await waitForText(page, 'at 0:42');
+  await choose(page, 'waits for a press', 'Autoplay', 'on');
+  await choose(page, 'then anyone’s videos', 'Related videos', 'None');
+  await type(page, 'plays to the end', 'End time', '2:30');
+  await press(page, 'button', 'Play it through');
+  await page.waitForSelector('[aria-label="Play-through"][aria-busy="false"]', { timeout: 60_000 });
+}
+
+async function makePasteBack(page: Page, at: (host: string) => string): Promise<void> {
+  await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
+  await waitForText(page, 'Opening the sluice');
+  await press(page, 'button', 'Paste-back');
+  const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
+  await field.focus();
+  const src = `${at('frames.lanternreel')}/f/k7wq2m9d`;
+  await page.keyboard.sendCharacter(`<div class="post">\n  <p><iframe src="${src}"></iframe></p>\n</div>`);
+  await waitForText(page, 'not as they were given');
+}
+
+async function openColours(page: Page): Promise<void> {
+  await openBook(page, '/sites/ferry', 'What its editor keeps');
+  await page.$$eval('.site-part h3', (titles) => titles.find((title) => title.textContent === 'Colours')!.scrollIntoView());
+}
+
 async function openBook(page: Page, path: string, words: string): Promise<void> {
   await page.goto(new URL(path, page.url()).href);
   await waitForText(page, words);
@@ -130,9 +157,11 @@ const SHOTS: readonly Shot[] = [
   { name: 'before-after', prepare: makeComparison },
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
   { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
-  { name: 'hosts-night', night: true, prepare: (page) => openBook(page, '/hosts/gatherfold', 'From link to frame') },
   { name: 'bench-screens', prepare: makeScreens },
   { name: 'bench-cover', prepare: makeCover },
+  { name: 'play-through', prepare: makeProof },
+  { name: 'paste-back', prepare: makePasteBack },
+  { name: 'sites-colours', night: true, prepare: openColours },
   { name: 'sites', prepare: (page) => openBook(page, '/sites/mill', 'What its editor keeps') },
   { name: 'shelf', prepare: makeSeveral },
   { name: 'shelf-night', night: true, prepare: makeSeveral },
@@ -145,7 +174,7 @@ async function take(browser: Browser, { address, port }: { address: string; port
   await openBench(page, address);
   await prepare(page, (host) => `http://${host}.localhost:${port}`);
   await page.mouse.move(0, 0);
-  await page.evaluate(() => document.querySelector('.screen')!.scrollTo(0, 0));
+  if (!name.endsWith('colours')) await page.evaluate(() => document.querySelector('.screen')!.scrollTo(0, 0));
   await new Promise((done) => setTimeout(done, 1200));
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(name);

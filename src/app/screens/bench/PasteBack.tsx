@@ -36,7 +36,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
         </Button>
         <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
         <div className="editor-ends">
-          <Button variant="contained" onClick={close}>
+          <Button variant="outlined" onClick={close}>
             Close
           </Button>
         </div>
@@ -65,6 +65,8 @@ function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: str
   );
 }
 
+const nameOf = (loss: Loss): string => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : 'everything');
+
 /** What can be done: another form of code, and keeping what was learnt in the site. */
 function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
@@ -89,12 +91,12 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
             ? 'Nothing with a frame in it survives here; a link does.'
             : best.losses.length === 0
               ? `“${formOf(best.form).label}” survives here as it is.`
-              : `“${formOf(best.form).label}” loses least here. ${best.losses.map(sayLoss).join(' ')}`}
+              : `“${formOf(best.form).label}” loses least here: ${best.losses.map(nameOf).join(', ')}.`}
         </p>
       )}
       <div className="paste-back-ways">
         {best.form !== now && (
-          <Button variant="outlined" onClick={take}>
+          <Button variant="contained" onClick={take}>
             Take “{formOf(best.form).label}”
           </Button>
         )}
