@@ -7,6 +7,7 @@ import type { Facts } from '../model/item.ts';
 import { siteSchema } from '../model/site.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
+import { QUESTIONS } from '../prove/questions/list.ts';
 import { book, sites } from '../tests/world.ts';
 import { FORMS, isCodeForm, type CodeFormId } from '../write/forms/list.ts';
 import { withoutParameter } from './withoutParameter.ts';
@@ -211,5 +212,6 @@ describe('one rule, one file, by its name', () => {
     ['checks', CHECKS],
     ['../settings', SETTINGS],
     ['../write/forms', FORMS],
+    ['../prove/questions', QUESTIONS],
   ] as const)('%s', (folder, list) => expect(list.map((rule) => rule.id).sort()).toEqual(filesOf(folder)));
 });

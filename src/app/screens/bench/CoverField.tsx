@@ -1,15 +1,14 @@
 import './cover.css';
-import { Button, TextField } from '@mui/material';
+import { Button } from '@mui/material';
 import { useEffect, useRef, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
-import { parseValue } from '../../../core/model/values.ts';
-import { sayWrongValue } from '../../../messages/en.ts';
 import type { CoverMade, CoverWanted } from '../../../workers/messages.ts';
 import { boxHeight } from '../../../core/model/box.ts';
 import { selectEmbed, selectFacts } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { loadPicture } from '../../state/world.ts';
-import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
+import { TextValueField } from './TextValueField.tsx';
+import type { ValueFieldProps } from './valueFieldProps.ts';
 
 /** Bytes of a cover within the code; more makes the code unwieldy. */
 const MOST = 120_000;
@@ -54,7 +53,14 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
       {picture ? (
         <Cropper picture={picture} use={(address) => (set(address), setPicture(null))} />
       ) : (
-        <AddressField id={id} value={value} set={set} close={close} />
+        <TextValueField
+          id={id}
+          value={typeof value === 'string' && value.startsWith('http') ? value : undefined}
+          set={set}
+          close={close}
+          label="Or its address on your site"
+          first={false}
+        />
       )}
       {typeof value === 'string' && value.startsWith('data:') && !picture && (
         <img className="cover-now" src={value} alt="The cover as it is" />
@@ -180,31 +186,4 @@ function useCover(picture: Blob, { crop, size, type }: Pick<CoverWanted, 'crop' 
     latest.postMessage({ picture, ...(JSON.parse(wanted) as Pick<CoverWanted, 'crop' | 'size' | 'type'>), most: MOST });
   }, [picture, wanted]);
   return made?.for === wanted ? made.cover : null;
-}
-
-function AddressField({ id, value, set, close }: ValueFieldProps): ReactElement {
-  const written = typeof value === 'string' && value.startsWith('http') ? value : '';
-  const [text, setText] = useState(written);
-  const wrong = text.trim() !== '' && parseValue({ type: 'picture' }, text) === undefined;
-  return (
-    <form
-      id={VALUE_FORM}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (wrong) return;
-        if (text.trim() !== '' && text !== value) set(text.trim());
-        close();
-      }}
-    >
-      <TextField
-        size="small"
-        fullWidth
-        label="Or its address on your site"
-        value={text}
-        error={wrong}
-        helperText={wrong ? sayWrongValue(id, text) : ' '}
-        onChange={(event) => setText(event.target.value)}
-      />
-    </form>
-  );
 }

@@ -1,9 +1,10 @@
-import { TextField, ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { Suspense, useState, type ReactElement } from 'react';
-import { parseValue, writeValue, type SettingValue } from '../../../core/model/values.ts';
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { Suspense, type ReactElement } from 'react';
+import { writeValue, type SettingValue } from '../../../core/model/values.ts';
 import { settingOf } from '../../../core/settings/list.ts';
-import { sayOption, sayWrongValue } from '../../../messages/en.ts';
-import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
+import { sayOption } from '../../../messages/en.ts';
+import { TextValueField } from './TextValueField.tsx';
+import type { ValueFieldProps } from './valueFieldProps.ts';
 import { selectFacts, selectSite } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -95,42 +96,4 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
               ? [button(`as high as its content: ${content} px`, content)]
               : [];
   return offers.length > 0 ? <div className="offers">{offers}</div> : null;
-}
-
-function TextValueField({ id, value, set, close }: ValueFieldProps): ReactElement {
-  const { label, value: type } = settingOf(id);
-  const written = value === undefined ? '' : writeValue(type, value);
-  const [text, setText] = useState(written);
-  const [seen, setSeen] = useState(value);
-  const read = text.trim() === '' ? undefined : parseValue(type, text);
-  // The value was changed elsewhere, by an offer or by undo.
-  if (seen !== value) {
-    setSeen(value);
-    if (read !== value) setText(written);
-  }
-  const wrong = text.trim() !== '' && read === undefined;
-  return (
-    <form
-      id={VALUE_FORM}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (wrong) return;
-        if (read !== undefined && read !== value) set(read);
-        close();
-      }}
-    >
-      <TextField
-        size="small"
-        autoFocus
-        fullWidth
-        multiline={type.type === 'text' && type.longest > 300}
-        maxRows={8}
-        label={label}
-        value={text}
-        error={wrong}
-        helperText={wrong ? sayWrongValue(id, text) : ' '}
-        onChange={(event) => setText(event.target.value)}
-      />
-    </form>
-  );
 }

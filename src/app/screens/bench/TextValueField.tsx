@@ -1,0 +1,52 @@
+import { TextField } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { parseValue, writeValue } from '../../../core/model/values.ts';
+import { settingOf } from '../../../core/settings/list.ts';
+import { sayWrongValue } from '../../../messages/en.ts';
+import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
+
+interface Props extends ValueFieldProps {
+  /** In the place of the setting's own. */
+  label?: string;
+  /** Whether the keyboard is there at once. */
+  first?: boolean;
+}
+
+/** A value that is typed; what does not fit is told, and not taken. */
+export function TextValueField({ id, value, set, close, label, first = true }: Props): ReactElement {
+  const { label: usual, value: type } = settingOf(id);
+  const written = value === undefined ? '' : writeValue(type, value);
+  const [text, setText] = useState(written);
+  const [seen, setSeen] = useState(value);
+  const read = text.trim() === '' ? undefined : parseValue(type, text);
+  // The value was changed elsewhere, by an offer or by undo.
+  if (seen !== value) {
+    setSeen(value);
+    if (read !== value) setText(written);
+  }
+  const wrong = text.trim() !== '' && read === undefined;
+  return (
+    <form
+      id={VALUE_FORM}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong) return;
+        if (read !== undefined && read !== value) set(read);
+        close();
+      }}
+    >
+      <TextField
+        size="small"
+        autoFocus={first}
+        fullWidth
+        multiline={type.type === 'text' && type.longest > 300}
+        maxRows={8}
+        label={label ?? usual}
+        value={text}
+        error={wrong}
+        helperText={wrong ? sayWrongValue(id, text) : ' '}
+        onChange={(event) => setText(event.target.value)}
+      />
+    </form>
+  );
+}
