@@ -21,7 +21,7 @@ export default defineConfig({
           hookTimeout: 150_000,
           // Two browsers at once are what two cores bear.
           maxWorkers: 2,
-          maxConcurrency: 3,
+          maxConcurrency: 2,
           sequence: { groupOrder: 1 },
         },
       },

@@ -50,11 +50,12 @@ export async function newVisitor(
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
+  page.setDefaultTimeout(PATIENCE);
   return { context, page };
 }
 
 /** Milliseconds until something that is waited for counts as missing: a loaded machine is slow, not wrong. */
-const PATIENCE = 30_000;
+const PATIENCE = 60_000;
 
 /** The element with this role and name, waited for. */
 export async function find(page: Page, role: string, name: string): Promise<ElementHandle> {

@@ -1,4 +1,4 @@
-import { Suspense, type ReactElement, type ReactNode } from 'react';
+import { Suspense, useEffect, type ReactElement, type ReactNode } from 'react';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
@@ -11,10 +11,8 @@ import { OwnParameters } from './OwnParameters.tsx';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
 
-const TokenEditor = lazily(
-  () => import('./TokenEditor.tsx').then((module) => module.TokenEditor),
-  () => null,
-);
+const loadEditor = () => import('./TokenEditor.tsx').then((module) => module.TokenEditor);
+const TokenEditor = lazily(loadEditor, () => null);
 
 const STATIONS: readonly { moment: Moment; name: string; words: string }[] = [
   { moment: 'arrive', name: 'Arrive', words: 'when the page opens' },
@@ -35,6 +33,8 @@ export function Moments(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const place = useAppSelector((state) => state.view.place);
   const open = useAppSelector((state) => state.view.open !== null);
+  // Ready before it is opened, and there even when the server goes.
+  useEffect(() => void loadEditor().catch(() => undefined), []);
   return (
     <section className="moments" aria-label="Moments">
       <Rail />
