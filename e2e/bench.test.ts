@@ -29,7 +29,10 @@ describe('the first start', () => {
 describe('bringing in', () => {
   test('pasting anywhere on the Bench begins a new embed', () =>
     onBench(async (page) => {
+      // At first nothing has the focus; then what was pressed has it.
       await waitForText(page, 'Opening the sluice');
+      await paste(page, `${host('foliobarn')}/d/rcp-9n3d1f/released`);
+      await waitForText(page, 'Recipes for tide-milled flour');
       await page.click('.code-foot');
       await paste(page, `${host('murmurfold')}/estuary-ferry/bell-in-fog`);
       await waitForText(page, 'A bell in the fog');

@@ -77,8 +77,22 @@ interface FactsWanted {
 export const loadFacts = createAsyncThunk('world/facts', async ({ link, width }: FactsWanted, { getState }) => {
   const { providers } = (getState() as { world: WorldState }).world;
   const endpoint = endpointFor(link, providers);
-  return resolvedSchema.parse(await post('/api/resolve', { url: link, endpoint, maxwidth: width }));
+  const resolve = async () => resolvedSchema.parse(await post('/api/resolve', { url: link, endpoint, maxwidth: width }));
+  for (const pause of PAUSES) {
+    const answer = await resolve().catch(tooLate);
+    if (answer && answer.refused !== 'tooSlow' && answer.refused !== 'noAnswer') return answer;
+    await new Promise((done) => setTimeout(done, pause));
+  }
+  return resolve();
 });
+
+/** Milliseconds after which a host that took too long is asked again. */
+const PAUSES = [2000, 6000];
+
+/** Nothing where the time was up; any other trouble is told at once. */
+function tooLate(error: unknown): undefined {
+  if (!(error instanceof DOMException && error.name === 'TimeoutError')) throw error;
+}
 
 /** Asks, through the server, what visitors of a site get at a frame address. */
 export const loadReached = createAsyncThunk('world/reach', async ({ url, site }: { url: string; site: string }) =>

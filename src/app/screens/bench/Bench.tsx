@@ -5,7 +5,7 @@ import './page.css';
 import './moments.css';
 import './code.css';
 import './checks.css';
-import { Suspense, useEffect, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
+import { Suspense, useCallback, useEffect, type DragEvent, type ReactElement } from 'react';
 import { broughtIn } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
 import { selectEmbed, selectItem, selectReachAddress, selectRecognised, selectSite } from '../../state/selectors.ts';
@@ -34,20 +34,19 @@ export function Bench(): ReactElement {
   useKeptProof();
   useCoverShape();
   const proving = useAppSelector((state) => state.proof.shown);
-  const bringIn = (text: string): void => {
-    if (text.trim() !== '') dispatch(broughtIn(text));
-  };
-  const onPaste = (event: ClipboardEvent): void => {
-    if (event.defaultPrevented || (event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]')))
-      return;
-    bringIn(event.clipboardData.getData('text/plain'));
-  };
+  const bringIn = useCallback(
+    (text: string): void => {
+      if (text.trim() !== '') dispatch(broughtIn(text));
+    },
+    [dispatch],
+  );
+  usePaste(bringIn);
   const onDrop = (event: DragEvent): void => {
     event.preventDefault();
     bringIn(event.dataTransfer.getData('text/uri-list').split('\n')[0] || event.dataTransfer.getData('text/plain'));
   };
   return (
-    <div className="bench" onPaste={onPaste} onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div className="bench" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1 className="hidden-words">Bench</h1>
       <PasteLine missing={missing} />
       <AnatomyStrip />
@@ -65,6 +64,19 @@ export function Bench(): ReactElement {
       </div>
     </div>
   );
+}
+
+/** A paste where no field has the focus; right after opening, nothing at all has it, and the event is the document's. */
+function usePaste(bringIn: (text: string) => void): void {
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent): void => {
+      const { target } = event;
+      if (target instanceof Element && target.closest('input, textarea, [contenteditable], [role="dialog"]')) return;
+      bringIn(event.clipboardData?.getData('text/plain') ?? '');
+    };
+    document.addEventListener('paste', onPaste);
+    return () => document.removeEventListener('paste', onPaste);
+  }, [bringIn]);
 }
 
 /** Asks the host, or the page, what it says of the item, once. A file by itself says nothing. */
