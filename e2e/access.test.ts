@@ -45,6 +45,20 @@ describe.each([
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Close');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await press(page, 'button', 'Paste-back');
+    const source = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
+    await source.focus();
+    await page.keyboard.sendCharacter('<p>Nothing</p>');
+    await waitForText(page, 'Nothing of the embed is there');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Close');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    // A play-through takes its time: once in each glass and at each width.
+    if ((glass === 'night') === (width === 1280)) {
+      await press(page, 'button', 'Play it through');
+      await page.waitForSelector('[aria-label="Play-through"][aria-busy="false"]');
+      expect(await findings(page)).toEqual([]);
+    }
     await press(page, 'link', 'Shelf');
     await find(page, 'button', 'Remove The ferry at first light');
     expect(await findings(page)).toEqual([]);

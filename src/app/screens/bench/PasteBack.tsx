@@ -91,7 +91,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
             ? 'Nothing with a frame in it survives here; a link does.'
             : best.losses.length === 0
               ? `“${formOf(best.form).label}” survives here as it is.`
-              : `“${formOf(best.form).label}” loses least here: ${best.losses.map(nameOf).join(', ')}.`}
+              : `“${formOf(best.form).label}” loses least here; still taken out: ${best.losses.map(nameOf).join(', ')}.`}
         </p>
       )}
       <div className="paste-back-ways">
