@@ -1,4 +1,8 @@
+import { runInNewContext } from 'node:vm';
 import type { Page } from 'puppeteer-core';
+import React, { type ReactNode } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import ts from 'typescript';
 import { describe, expect, test } from 'vitest';
 import { makeBook } from '../src/core/hosts/book.ts';
 import { loadCards } from '../src/core/hosts/loadCards.ts';
@@ -82,6 +86,34 @@ describe('every form of code with a frame measures as planned', () => {
       }
     },
   );
+});
+
+describe('forms for other kinds of pages measure as planned', () => {
+  const embed = (form: 'jsx' | 'page', settings: Settings): string => {
+    const book = makeBook(loadCards(readCardFiles(world.server.port)).cards);
+    const { item } = recognise(`${world.host('lanternreel')}/see/k7wq2m9d`, book)[0]!;
+    return makeEmbed(item!, settings, { book, site: null, form, facts: {} }).code.text;
+  };
+
+  test('jsx, compiled and rendered as such pages do it', async () => {
+    const component = ts.transpileModule(`export const made = (${embed('jsx', { title: 'Sluice', background: '#334455' })});`, {
+      compilerOptions: { jsx: ts.JsxEmit.React, module: ts.ModuleKind.CommonJS },
+    });
+    const shared: { made?: ReactNode } = {};
+    runInNewContext(component.outputText, { exports: shared, React });
+    const boxes = await measureAt(renderToStaticMarkup(shared.made), WIDTHS);
+    expect(boxes.map(({ width, height }) => [width, Math.round(height)])).toEqual(
+      WIDTHS.map((screen) => Math.min(COLUMN, screen - 2 * MARGIN)).map((width) => [width, Math.round((width * 9) / 16)]),
+    );
+  });
+
+  test('a whole page, in its own column', async () => {
+    const boxes = await measureAt(embed('page', {}), WIDTHS);
+    const widths = WIDTHS.map((screen) => Math.min(720, screen - 32));
+    expect(boxes.map(({ width, height }) => [width, Math.round(height)])).toEqual(
+      widths.map((width) => [width, Math.round((width * 9) / 16)]),
+    );
+  });
 });
 
 describe('on the Bench', () => {

@@ -1,8 +1,12 @@
+import { strFromU8, unzipSync } from 'fflate';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
 import { STRIPPERS } from '../src/core/tests/strippers.ts';
 import { codeOf, openBench, replaceText } from './bench.ts';
-import { find, newVisitor, press, publish, waitForText } from './driver.ts';
+import { allowClipboard, find, newVisitor, press, publish, readClipboard, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** What eight sites make of the code, and that the form which is offered instead survives there. */
@@ -111,4 +115,31 @@ test('what was learnt is remembered for the site, which then warns before it hap
     expect(await field.evaluate((input) => (input as HTMLInputElement).value)).toBe('aspect-ratio');
     await replaceText(page, field, 'none!');
     await waitForText(page, 'a name is small letters, digits and -');
+  }));
+
+test('several forms are taken at once, copied together or saved as files', () =>
+  onBench(async (page) => {
+    const folder = mkdtempSync(join(tmpdir(), 'forms-'));
+    const devtools = await page.createCDPSession();
+    await devtools.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    const responsive = await codeOf(page);
+    await press(page, 'button', 'Several forms');
+    for (const form of ['Responsive HTML', 'Markdown', 'Link alone']) await press(page, 'checkbox', form);
+    await allowClipboard(page);
+    await press(page, 'button', 'Copy them together');
+    await waitForText(page, '3 codes copied');
+    const copied = await readClipboard(page);
+    expect(copied.split('\n')[0]).toBe('Responsive HTML');
+    expect(copied).toContain(`\nMarkdown\n[Opening the sluice at spring tide](`);
+    await press(page, 'button', 'Save them as files in a zip');
+    const file = join(folder, 'opening-the-sluice-at-spring-tide.zip');
+    for (let i = 0; i < 100 && !existsSync(file); i++) await new Promise((done) => setTimeout(done, 100));
+    const files = unzipSync(readFileSync(file));
+    expect(Object.keys(files)).toEqual([
+      'opening-the-sluice-at-spring-tide-responsive.html',
+      'opening-the-sluice-at-spring-tide-markdown.md',
+      'opening-the-sluice-at-spring-tide-link.txt',
+    ]);
+    expect(strFromU8(Object.values(files)[0]!)).toBe(responsive);
+    rmSync(folder, { recursive: true });
   }));

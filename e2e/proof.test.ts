@@ -50,11 +50,12 @@ async function takeCard(page: Page, name: string, change = (card: Card): Card =>
     .replaceAll(':4600', `:${world.server.port}`);
   const file = join(folder, `${name}.json`);
   writeFileSync(file, JSON.stringify(change(JSON.parse(text) as Card)));
-  await page.goto(`${world.server.address}/hosts`);
+  await press(page, 'link', 'Hosts');
   await find(page, 'region', 'All hosts against all settings');
   await ((await page.$('.imports input[type="file"]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
   await waitForText(page, '1 card taken in');
-  await openBench(page, world.server.address);
+  await press(page, 'link', 'Bench');
+  await find(page, 'textbox', 'Share link or embed code');
 }
 
 describe('a player that does not do as it is told is found out', () => {

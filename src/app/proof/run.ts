@@ -26,7 +26,7 @@ interface Run {
 }
 
 /** Milliseconds that a visitor would wait too. */
-const PATIENCE = { answer: 8000, cover: 1500, itself: 3000, settle: 400, pressed: 2500, look: 1300, over: 7000, after: 2500 };
+const PATIENCE = { answer: 15_000, cover: 1500, itself: 4000, settle: 400, pressed: 6000, look: 1300, over: 15_000, after: 2500 };
 
 const plays = (seen: readonly Seen[]): boolean => reportsOf(seen).some(({ event }) => event === 'playing');
 

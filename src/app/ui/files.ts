@@ -1,6 +1,6 @@
-/** Hands a text to the browser as a file to keep. */
-export function saveFile(name: string, text: string, type = 'application/json'): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a text, or the bytes of a file, to the browser as a file to keep. */
+export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type = 'application/json'): void {
+  const address = URL.createObjectURL(new Blob([content], { type }));
   Object.assign(document.createElement('a'), { href: address, download: name }).click();
   URL.revokeObjectURL(address);
 }

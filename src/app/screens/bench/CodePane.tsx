@@ -13,6 +13,7 @@ import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
+import { fileOf } from './codeFile.ts';
 import { troublesOf } from './codeTroubles.ts';
 
 const CodeEditor = lazily(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor), PlainCode);
@@ -24,6 +25,11 @@ const BeforeAndAfter = lazily(
 
 const PasteBack = lazily(
   () => import('./PasteBack.tsx').then((module) => module.PasteBack),
+  () => null,
+);
+
+const SeveralForms = lazily(
+  () => import('./SeveralForms.tsx').then((module) => module.SeveralForms),
   () => null,
 );
 
@@ -46,7 +52,7 @@ const COPY_WORDS = {
 export function CodePane(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const copied = useAppSelector((state) => state.view.copied);
-  const [beside, setBeside] = useState<'before' | 'site' | null>(null);
+  const [beside, setBeside] = useState<'before' | 'site' | 'several' | null>(null);
   const close = (): void => setBeside(null);
   const { can, run } = useCommand(copyCode);
   const title = useAppSelector((state) => selectFacts(state).title);
@@ -71,10 +77,14 @@ export function CodePane(): ReactElement {
         <button
           type="button"
           className="inline-remedy"
+          title="Save the code as a file"
           disabled={!embed}
-          onClick={() => embed && saveFile(...fileOf(embed, title))}
+          onClick={() => embed && saveFile(...fileOf(embed.code, title ?? embed.item.id))}
         >
-          Save as a file
+          Save
+        </button>
+        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('several')}>
+          Several forms
         </button>
       </div>
       {embed ? <Editor embed={embed} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
@@ -84,28 +94,11 @@ export function CodePane(): ReactElement {
       <Suspense fallback={null}>
         {beside === 'before' && <BeforeAndAfter close={close} />}
         {beside === 'site' && <PasteBack close={close} />}
+        {beside === 'several' && <SeveralForms close={close} />}
       </Suspense>
     </section>
   );
 }
-
-/** Name, content and type of the file for a code. */
-function fileOf({ code: { form, text }, item }: Embed, title = item.id ?? 'embed'): [name: string, text: string, type: string] {
-  const words = title
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '');
-  const [ending, type] = FILES[form] ?? ['html', 'text/html'];
-  return [`${words || 'embed'}.${ending}`, text, type];
-}
-
-const FILES: Readonly<Record<string, [ending: string, type: string]>> = {
-  markdown: ['md', 'text/markdown'],
-  jsx: ['jsx', 'text/plain'],
-  oembed: ['json', 'application/json'],
-  link: ['txt', 'text/plain'],
-  shortcode: ['txt', 'text/plain'],
-};
 
 /** A longer text is a page with a code in it. */
 const LONGEST_HAND = 5000;

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
+import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import { emptyWork, opened } from '../../state/bench.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
 import { findEmbed, listEmbeds, type SavedEmbed } from '../../storage/database.ts';
 
@@ -14,6 +15,7 @@ const EXAMPLE = 'example';
 export function useBenchAddress(): boolean {
   const { id: wanted } = useParams();
   const dispatch = useAppDispatch();
+  const store = useStore() as Store;
   const navigate = useNavigate();
   const present = useAppSelector((state) => state.bench.present.id);
   const ready = useAppSelector((state) => state.world.status === 'ready');
@@ -35,7 +37,8 @@ export function useBenchAddress(): boolean {
     }
     let current = true;
     const open = (saved: SavedEmbed | undefined): void => {
-      if (!current) return;
+      // Something may have been pasted since, and not be on the screen yet.
+      if (!current || store.getState().bench.present.id !== present) return;
       const work = saved?.work ?? { ...emptyWork('', EXAMPLE), text: example };
       last.current = { present: work.id, wanted: work.id, settled: true };
       dispatch(opened(work));
@@ -51,7 +54,7 @@ export function useBenchAddress(): boolean {
     return () => {
       current = false;
     };
-  }, [ready, wanted, present, example, dispatch, navigate]);
+  }, [ready, wanted, present, example, dispatch, store, navigate]);
   return missing && present === EXAMPLE;
 }
 

@@ -1,0 +1,74 @@
+import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
+import { strToU8, zipSync } from 'fflate';
+import { useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
+import { kept } from '../../state/bench.ts';
+import { selectFacts, selectItem, selectSite, selectVariant } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { saveFile } from '../../ui/files.ts';
+import { fileOf, plainName } from './codeFile.ts';
+
+/** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
+export function SeveralForms({ close }: { close: () => void }): ReactElement {
+  const store = useStore() as Store;
+  const dispatch = useAppDispatch();
+  const site = useAppSelector(selectSite);
+  const title = useAppSelector((state) => selectFacts(state).title ?? selectItem(state)?.id ?? null);
+  const [wanted, setWanted] = useState<readonly CodeFormId[]>(
+    FORMS.filter(({ id }) => site?.keeps.includes(id)).map(({ id }) => id),
+  );
+  const [said, setSaid] = useState('');
+  const codes = wanted.flatMap((form) => {
+    const code = selectVariant(store.getState(), {}, form)?.code;
+    return code ? [{ form, text: code.text, label: FORMS.find(({ id }) => id === form)!.label }] : [];
+  });
+  const copy = (): void => {
+    navigator.clipboard.writeText(codes.map(({ label, text }) => `${label}\n${text}`).join('\n\n')).then(
+      () => {
+        setSaid(`${codes.length} codes copied, each under its name.`);
+        dispatch(kept());
+      },
+      () => setSaid('The browser refused to copy. Save them as files instead.'),
+    );
+  };
+  const save = (): void => {
+    const files = codes.map((code) => fileOf(code, `${title ?? 'embed'} ${code.form}`));
+    const zip = zipSync(Object.fromEntries(files.map(([name, text]) => [name, strToU8(text)])));
+    saveFile(`${plainName(title)}.zip`, zip, 'application/zip');
+    dispatch(kept());
+  };
+  return (
+    <Dialog open onClose={close} aria-labelledby="several-forms">
+      <DialogTitle id="several-forms">Several forms of code</DialogTitle>
+      <DialogContent>
+        <div className="several-forms">
+          {FORMS.map(({ id, label, help }) => (
+            <label key={id} className="tick" title={help}>
+              <input
+                type="checkbox"
+                checked={wanted.includes(id)}
+                onChange={({ target }) =>
+                  setWanted(FORMS.map((form) => form.id).filter((one) => (one === id ? target.checked : wanted.includes(one))))
+                }
+              />
+              {label}
+            </label>
+          ))}
+        </div>
+        <p role="status">{said}</p>
+        <div className="paste-back-ways">
+          <Button variant="contained" disabled={codes.length === 0} onClick={copy}>
+            Copy them together
+          </Button>
+          <Button variant="outlined" disabled={codes.length === 0} onClick={save}>
+            Save them as files in a zip
+          </Button>
+          <Button variant="outlined" onClick={close}>
+            Close
+          </Button>
+        </div>
+      </DialogContent>
+    </Dialog>
+  );
+}
