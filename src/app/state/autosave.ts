@@ -12,13 +12,15 @@ const selectRecord = createSelector([selectWork, selectItem, selectEmbed, select
 });
 
 /**
- * Saves the work in progress at each change: at once, or as soon as the write before is done, so that a tab
- * that closes loses nothing but what was changed while the last write ran.
+ * Saves the work in progress at each change: right after the screen shows it, or as soon as the write before is
+ * done, so that a tab that closes loses nothing but what was changed while the last write ran.
  */
 export function startAutosave(store: Store): void {
   let saved: unknown = null;
   let writing = false;
+  let due: ReturnType<typeof setTimeout> | undefined;
   const write = (): void => {
+    due = undefined;
     const state = store.getState();
     if (writing || !state.bench.touched || state.bench.present.text.trim() === '') return;
     const record = selectRecord(state);
@@ -33,7 +35,7 @@ export function startAutosave(store: Store): void {
         write();
       });
   };
-  store.subscribe(write);
+  store.subscribe(() => (due ??= setTimeout(write, 0)));
 }
 
 function note(store: Store, storage: 'works' | 'full' | 'missing'): void {

@@ -90,8 +90,11 @@ export function CodeEditor(props: CodeEditorProps): ReactElement {
     const editor = view.current!;
     const changes = difference(editor.state.doc.toString(), text);
     editor.dispatch({ ...(changes && { changes }), effects: lay.of({ map, pointed }), annotations: [fromOutside.of(true)] });
-    editor.dispatch(setDiagnostics(editor.state, troubles.map(toDiagnostic(text.length))));
-  }, [text, map, pointed, troubles]);
+  }, [text, map, pointed]);
+  useEffect(() => {
+    const editor = view.current!;
+    editor.dispatch(setDiagnostics(editor.state, troubles.map(toDiagnostic(editor.state.doc.length))));
+  }, [troubles]);
 
   return <div ref={place} className="code-text" />;
 }

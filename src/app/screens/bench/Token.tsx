@@ -1,10 +1,11 @@
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
+import { shallowEqual } from 'react-redux';
 import { offerOf } from '../../../core/hosts/offers.ts';
 import type { State as PlanState } from '../../../core/model/plan.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
 import { saySetting, STATE_WORDS } from '../../../messages/en.ts';
 import { selectBook, selectEmbed } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 
 /** The states that a publisher need not be told in words: it simply works. */
@@ -12,37 +13,44 @@ const PLAIN: readonly PlanState[] = ['sent', 'done here'];
 
 export const tokenElementId = (id: SettingId): string => `token-${id}`;
 
-/** One setting as a short sentence, or by its name alone. How far it is honoured shows in its line and in words. */
-export function Token({ id, brief = false }: { id: SettingId; brief?: boolean }): ReactElement | null {
-  const dispatch = useAppDispatch();
-  const embed = useAppSelector(selectEmbed);
-  const book = useAppSelector(selectBook);
-  const pointed = useAppSelector((state) => state.view.pointed === id);
-  const open = useAppSelector((state) => state.view.open === id);
+/** What a token shows, as plain values: most changes of the embed leave most tokens as they are. */
+function look(state: State, id: SettingId) {
+  const embed = selectEmbed(state);
   if (!embed) return null;
+  const { pointed, open } = state.view;
   const entry = embed.plan.entries.find((e) => e.setting === id);
-  const offer = offerOf(id, embed.item, book);
-  const state = entry?.state ?? (offer === 'offered' ? 'untouched' : offer);
-  const told = entry ? !PLAIN.includes(entry.state) : offer !== 'offered';
+  const offer = offerOf(id, embed.item, selectBook(state));
+  return {
+    asked: embed.settings[id] ?? entry?.asked,
+    state: entry?.state ?? (offer === 'offered' ? 'untouched' : offer),
+    told: entry ? !PLAIN.includes(entry.state) : offer !== 'offered',
+    pointed: pointed === id,
+    open: open === id,
+  };
+}
+
+/** One setting as a short sentence, or by its name alone. How far it is honoured shows in its line and in words. */
+export const Token = memo(function Token({ id, brief = false }: { id: SettingId; brief?: boolean }): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const shown = useAppSelector((state) => look(state, id), shallowEqual);
+  if (!shown) return null;
   return (
     <button
       type="button"
       id={tokenElementId(id)}
       className="token"
-      data-state={state}
-      data-pointed={pointed}
+      data-state={shown.state}
+      data-pointed={shown.pointed}
       aria-haspopup="dialog"
-      aria-expanded={open}
+      aria-expanded={shown.open}
       onClick={() => dispatch(tokenOpened(id))}
       onMouseEnter={() => dispatch(pointedAt(id))}
       onMouseLeave={() => dispatch(pointedAt(null))}
       onFocus={() => dispatch(pointedAt(id))}
       onBlur={() => dispatch(pointedAt(null))}
     >
-      <span className="token-words">
-        {brief ? settingOf(id).label.toLowerCase() : saySetting(id, embed.settings[id] ?? entry?.asked)}
-      </span>
-      {told && !brief && <small>{STATE_WORDS[entry?.state ?? (offer as PlanState)]}</small>}
+      <span className="token-words">{brief ? settingOf(id).label.toLowerCase() : saySetting(id, shown.asked)}</span>
+      {shown.told && !brief && <small>{STATE_WORDS[shown.state as PlanState]}</small>}
     </button>
   );
-}
+});
