@@ -5,8 +5,13 @@ export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>
   URL.revokeObjectURL(address);
 }
 
+export interface NamedText {
+  name: string;
+  text: string;
+}
+
 /** The texts of the chosen files; the field is empty again afterwards, so that the same file can be chosen anew. */
-export async function readFiles(field: HTMLInputElement): Promise<{ name: string; text: string }[]> {
+export async function readFiles(field: HTMLInputElement): Promise<NamedText[]> {
   const files = await Promise.all([...(field.files ?? [])].map(async (file) => ({ name: file.name, text: await file.text() })));
   field.value = '';
   return files;

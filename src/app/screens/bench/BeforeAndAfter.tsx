@@ -1,10 +1,10 @@
-import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
 import type { ReactElement } from 'react';
 import type { Difference } from '../../../core/live/compare.ts';
 import { settingOf } from '../../../core/settings/list.ts';
 import { sayDifference } from '../../../messages/en.ts';
 import { selectComparison, selectEmbed, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { Pane } from '../../ui/Pane.tsx';
 
 const WHAT: Record<Difference['what'], string> = {
   address: 'address',
@@ -20,46 +20,38 @@ export function BeforeAndAfter({ close }: { close: () => void }): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const rows = useAppSelector(selectComparison) ?? [];
   return (
-    <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="before-after">
-      <DialogTitle id="before-after">Before and after</DialogTitle>
-      <DialogContent>
-        <div className="compare-codes">
-          <CodeOf words="As it was pasted" code={text.slice(...candidate.range)} />
-          <CodeOf words="As it is taken away" code={embed?.code.text ?? ''} />
-        </div>
-        {rows.length === 0 ? (
-          <p className="quiet">Both say the same.</p>
-        ) : (
-          <table className="compare">
-            <thead>
-              <tr>
-                <th scope="col">What</th>
-                <th scope="col">Before</th>
-                <th scope="col">After</th>
-                <th scope="col">In words</th>
+    <Pane title="Before and after" close={close} wide>
+      <div className="compare-codes">
+        <CodeOf words="As it was pasted" code={text.slice(...candidate.range)} />
+        <CodeOf words="As it is taken away" code={embed?.code.text ?? ''} />
+      </div>
+      {rows.length === 0 ? (
+        <p className="quiet">Both say the same.</p>
+      ) : (
+        <table className="compare">
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">Before</th>
+              <th scope="col">After</th>
+              <th scope="col">In words</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, i) => (
+              <tr key={`${row.what} ${row.name} ${i}`} data-change={changeOf(row)}>
+                <th scope="row">
+                  {row.setting ? settingOf(row.setting.id).label : row.name} <small>{WHAT[row.what]}</small>
+                </th>
+                <td>{row.before === null ? <i>not said</i> : <code>{row.before || '“”'}</code>}</td>
+                <td>{row.after === null ? <i>not said</i> : <code>{row.after || '“”'}</code>}</td>
+                <td>{sayDifference(row)}</td>
               </tr>
-            </thead>
-            <tbody>
-              {rows.map((row, i) => (
-                <tr key={`${row.what} ${row.name} ${i}`} data-change={changeOf(row)}>
-                  <th scope="row">
-                    {row.setting ? settingOf(row.setting.id).label : row.name} <small>{WHAT[row.what]}</small>
-                  </th>
-                  <td>{row.before === null ? <i>not said</i> : <code>{row.before || '“”'}</code>}</td>
-                  <td>{row.after === null ? <i>not said</i> : <code>{row.after || '“”'}</code>}</td>
-                  <td>{sayDifference(row)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-        <div className="editor-ends">
-          <Button variant="contained" onClick={close}>
-            Close
-          </Button>
-        </div>
-      </DialogContent>
-    </Dialog>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Pane>
   );
 }
 

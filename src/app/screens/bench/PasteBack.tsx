@@ -1,4 +1,4 @@
-import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
+import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { compareBack, mainTag } from '../../../core/pasteBack/compare.ts';
@@ -10,7 +10,8 @@ import { formChosen } from '../../state/bench.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { readFiles } from '../../ui/files.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { Pane } from '../../ui/Pane.tsx';
 
 /** What the site made of the code that it was given, and the form of code that would survive there. */
 export function PasteBack({ close }: { close: () => void }): ReactElement {
@@ -18,30 +19,14 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
   const given = useAppSelector((state) => selectEmbed(state)?.code.text ?? '');
   const name = useAppSelector((state) => selectSite(state)?.name);
   return (
-    <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="paste-back">
-      <DialogTitle id="paste-back">Paste-back: what {name} made of the code</DialogTitle>
-      <DialogContent className="paste-back">
-        <label>
-          Paste the source of the published page, or of the part with the embed
-          <textarea rows={7} value={back} spellCheck={false} onChange={(event) => setBack(event.target.value)} />
-        </label>
-        <Button component="label" role={undefined}>
-          Open a saved page
-          <input
-            type="file"
-            accept=".html,.htm,text/html"
-            className="hidden-words"
-            onChange={(event) => void readFiles(event.target).then(([file]) => file && setBack(file.text))}
-          />
-        </Button>
-        <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
-        <div className="editor-ends">
-          <Button variant="outlined" onClick={close}>
-            Close
-          </Button>
-        </div>
-      </DialogContent>
-    </Dialog>
+    <Pane title={`Paste-back: what ${name} made of the code`} close={close} wide className="paste-back">
+      <label>
+        Paste the source of the published page, or of the part with the embed
+        <textarea rows={7} value={back} spellCheck={false} onChange={(event) => setBack(event.target.value)} />
+      </label>
+      <FileButton words="Open a saved page" accept=".html,.htm,text/html" taken={([file]) => setBack(file!.text)} />
+      <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
+    </Pane>
   );
 }
 
@@ -94,7 +79,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
               : `“${formOf(best.form).label}” loses least here; still taken out: ${best.losses.map(nameOf).join(', ')}.`}
         </p>
       )}
-      <div className="paste-back-ways">
+      <div className="pane-ways">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
             Take “{formOf(best.form).label}”

@@ -1,4 +1,4 @@
-import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
+import { Button } from '@mui/material';
 import { strToU8, zipSync } from 'fflate';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
@@ -7,6 +7,7 @@ import { kept } from '../../state/bench.ts';
 import { selectFacts, selectItem, selectSite, selectVariant } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
+import { Pane } from '../../ui/Pane.tsx';
 import { fileOf, plainName } from './codeFile.ts';
 
 /** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
@@ -39,36 +40,35 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
     dispatch(kept());
   };
   return (
-    <Dialog open onClose={close} aria-labelledby="several-forms">
-      <DialogTitle id="several-forms">Several forms of code</DialogTitle>
-      <DialogContent>
-        <div className="several-forms">
-          {FORMS.map(({ id, label, help }) => (
-            <label key={id} className="tick" title={help}>
-              <input
-                type="checkbox"
-                checked={wanted.includes(id)}
-                onChange={({ target }) =>
-                  setWanted(FORMS.map((form) => form.id).filter((one) => (one === id ? target.checked : wanted.includes(one))))
-                }
-              />
-              {label}
-            </label>
-          ))}
-        </div>
-        <p role="status">{said}</p>
-        <div className="paste-back-ways">
+    <Pane
+      title="Several forms of code"
+      close={close}
+      actions={
+        <>
           <Button variant="contained" disabled={codes.length === 0} onClick={copy}>
             Copy them together
           </Button>
           <Button variant="outlined" disabled={codes.length === 0} onClick={save}>
             Save them as files in a zip
           </Button>
-          <Button variant="outlined" onClick={close}>
-            Close
-          </Button>
-        </div>
-      </DialogContent>
-    </Dialog>
+        </>
+      }
+    >
+      <div className="several-forms">
+        {FORMS.map(({ id, label, help }) => (
+          <label key={id} className="tick" title={help}>
+            <input
+              type="checkbox"
+              checked={wanted.includes(id)}
+              onChange={({ target }) =>
+                setWanted(FORMS.map((form) => form.id).filter((one) => (one === id ? target.checked : wanted.includes(one))))
+              }
+            />
+            {label}
+          </label>
+        ))}
+      </div>
+      <p role="status">{said}</p>
+    </Pane>
   );
 }

@@ -1,10 +1,13 @@
 import { Button } from '@mui/material';
-import { useState, type ChangeEvent, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { sayCardProblem } from '../../../messages/en.ts';
 import { importCards, importProviders } from '../../state/ownCards.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { readFiles, saveFile } from '../../ui/files.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { saveFile, type NamedText } from '../../ui/files.ts';
+
+const JSON_FILES = '.json,application/json';
 
 /** Bringing cards and provider lists in, and taking the user's own cards out. */
 export function Imports(): ReactElement {
@@ -12,25 +15,23 @@ export function Imports(): ReactElement {
   const own = useAppSelector((state) => state.world.ownCards);
   const providers = useAppSelector((state) => state.world.providers);
   const [answer, setAnswer] = useState<{ words: string; problems: string[] } | null>(null);
-  const takeCards = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const { taken, problems } = await importCards(store, await readFiles(event.target));
+  const takeCards = async (files: NamedText[]): Promise<void> => {
+    const { taken, problems } = await importCards(store, files);
     const refused = new Set(problems.map((p) => p.file)).size;
     const words = `${taken.length} ${taken.length === 1 ? 'card' : 'cards'} taken in${refused > 0 ? `, ${refused} refused:` : '.'}`;
     setAnswer({ words, problems: problems.map(sayCardProblem) });
   };
-  const takeProviders = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const [file] = await readFiles(event.target);
-    if (!file) return;
-    const wrong = await importProviders(store, file.text);
+  const takeProviders = async ([file]: NamedText[]): Promise<void> => {
+    const wrong = await importProviders(store, file!.text);
     setAnswer({ words: wrong ?? `${store.getState().world.providers.length} providers taken in.`, problems: [] });
   };
   return (
     <div className="imports">
-      <FileButton words="Bring in cards" multiple change={takeCards} />
+      <FileButton words="Bring in cards" accept={JSON_FILES} multiple taken={takeCards} />
       <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
         Export my cards
       </Button>
-      <FileButton words="Bring in a provider list" change={takeProviders} />
+      <FileButton words="Bring in a provider list" accept={JSON_FILES} taken={takeProviders} />
       <p className="quiet">
         {providers.length > 0
           ? `${providers.length} oEmbed providers are asked for links of no card.`
@@ -49,22 +50,3 @@ export function Imports(): ReactElement {
     </div>
   );
 }
-
-interface FileButtonProps {
-  words: string;
-  multiple?: boolean;
-  change: (event: ChangeEvent<HTMLInputElement>) => Promise<void>;
-}
-
-const FileButton = ({ words, multiple = false, change }: FileButtonProps): ReactElement => (
-  <Button component="label" role={undefined}>
-    {words}
-    <input
-      type="file"
-      accept=".json,application/json"
-      className="hidden-words"
-      multiple={multiple}
-      onChange={(event) => void change(event)}
-    />
-  </Button>
-);

@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { useState, type ChangeEvent, type ReactElement, type ReactNode } from 'react';
+import { useState, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { siteSchema, type Site } from '../../../core/model/site.ts';
@@ -7,7 +7,8 @@ import { paletteToCss, paletteToTokens, tokensToPalette } from '../../../core/si
 import { FORMS } from '../../../core/write/forms/list.ts';
 import { dropSite, keepSite } from '../../state/ownSites.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { readFiles, saveFile } from '../../ui/files.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { saveFile } from '../../ui/files.ts';
 import { ColumnDrawing } from './ColumnDrawing.tsx';
 import { Looks, Palette } from './Colours.tsx';
 
@@ -106,15 +107,14 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
               Export as design tokens
             </Button>
             <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>Export as CSS</Button>
-            <Button component="label" role={undefined}>
-              Bring in design tokens
-              <input
-                type="file"
-                accept=".json,application/json"
-                className="hidden-words"
-                onChange={(event) => void readTokens(event).then((palette) => palette.length > 0 && change({ palette }))}
-              />
-            </Button>
+            <FileButton
+              words="Bring in design tokens"
+              accept=".json,application/json"
+              taken={([file]) => {
+                const palette = readTokens(file!.text);
+                if (palette.length > 0) change({ palette });
+              }}
+            />
           </div>
         </Part>
         <Part title="What its editor keeps">
@@ -125,10 +125,9 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
   );
 }
 
-async function readTokens(event: ChangeEvent<HTMLInputElement>): Promise<Site['palette']> {
-  const [file] = await readFiles(event.target);
+function readTokens(text: string): Site['palette'] {
   try {
-    return tokensToPalette(JSON.parse(file?.text ?? ''));
+    return tokensToPalette(JSON.parse(text));
   } catch {
     return [];
   }

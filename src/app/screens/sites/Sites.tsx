@@ -1,13 +1,14 @@
 import './sites.css';
 import { Button } from '@mui/material';
-import { useState, type ChangeEvent, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { learnSite } from '../../../core/sites/learnt.ts';
 import { keepSite, readSiteFile } from '../../state/ownSites.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { readFiles } from '../../ui/files.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import type { NamedText } from '../../ui/files.ts';
 import { measureSite } from './measureSite.ts';
 import { SiteEditor } from './SiteEditor.tsx';
 
@@ -21,10 +22,8 @@ export function Sites(): ReactElement {
   const sites = useAppSelector(selectSites);
   const [wrong, setWrong] = useState<string | null>(null);
   const site = sites.find((one) => one.id === id) ?? (id === undefined ? sites[0] : undefined);
-  const bringIn = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const [file] = await readFiles(event.target);
-    if (!file) return;
-    const read = readSiteFile(file.text);
+  const bringIn = async ([file]: NamedText[]): Promise<void> => {
+    const read = readSiteFile(file!.text);
     setWrong('wrong' in read ? read.wrong : null);
     if ('wrong' in read) return;
     await keepSite(store, read.site);
@@ -38,11 +37,10 @@ export function Sites(): ReactElement {
     await keepSite(store, made);
     void navigate(`/sites/${made.id}`);
   };
-  const learn = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const files = await readFiles(event.target);
+  const learn = async (files: NamedText[]): Promise<void> => {
     const like = site ?? sites[0];
     const page = files.find(({ name }) => /\.html?$/i.test(name));
-    if (!like || files.length === 0) return;
+    if (!like) return;
     if (!page) return setWrong('There is no page among these files. Save a page of the site, and choose its .html file.');
     const sheets = files.filter(({ name }) => /\.css$/i.test(name)).map(({ text }) => text);
     const learnt = learnSite(await measureSite(page.text, sheets), like, newId());
@@ -68,20 +66,14 @@ export function Sites(): ReactElement {
         <Button variant="outlined" disabled={sites.length === 0} onClick={() => void another()}>
           New site, like this one
         </Button>
-        <Button component="label" role={undefined}>
-          Bring a site in
-          <input type="file" accept=".json,application/json" className="hidden-words" onChange={(event) => void bringIn(event)} />
-        </Button>
-        <Button component="label" role={undefined} disabled={sites.length === 0}>
-          Learn a site from a saved page
-          <input
-            type="file"
-            multiple
-            accept=".html,.htm,.css,text/html,text/css"
-            className="hidden-words"
-            onChange={(event) => void learn(event)}
-          />
-        </Button>
+        <FileButton words="Bring a site in" accept=".json,application/json" taken={bringIn} />
+        <FileButton
+          words="Learn a site from a saved page"
+          multiple
+          accept=".html,.htm,.css,text/html,text/css"
+          disabled={sites.length === 0}
+          taken={learn}
+        />
         <p className="quiet">Choose the page and its style sheets together; nothing in them is run.</p>
         <p role="status" className="wrong">
           {wrong}
