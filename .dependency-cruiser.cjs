@@ -16,7 +16,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/tests/)' },
       to: {
-        path: ['^node:', 'node_modules/(?!@types/culori|zod|htmlparser2|url-template|mustache|culori)'],
+        path: ['^node:', 'node_modules/(?!@types/culori|zod|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|ical-generator|fflate)'],
         dependencyTypesNot: ['type-only'],
       },
     },

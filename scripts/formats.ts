@@ -2,13 +2,17 @@ import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { cardSchema } from '../src/core/hosts/card.ts';
+import { bundleSchema } from '../src/core/bundle/bundle.ts';
 import { siteSchema } from '../src/core/model/site.ts';
+import { styleSchema } from '../src/core/styles/style.ts';
 import { checkPages } from '../src/messages/checkPages.ts';
 import { repairsTable } from '../src/messages/repairsTable.ts';
 
+const FORMATS = { 'host-card': cardSchema, site: siteSchema, 'house-style': styleSchema, bundle: bundleSchema };
+
 /** Writes the JSON Schemas of our formats from the schemas that the application uses. */
 const formats = join(import.meta.dirname, '../docs/formats');
-for (const [name, schema] of Object.entries({ 'host-card': cardSchema, site: siteSchema }))
+for (const [name, schema] of Object.entries(FORMATS))
   writeFileSync(join(formats, `${name}.schema.json`), `${JSON.stringify(z.toJSONSchema(schema, { io: 'input' }), null, 2)}\n`);
 
 writeFileSync(join(import.meta.dirname, '../docs/repairs.md'), repairsTable());

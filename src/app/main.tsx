@@ -9,6 +9,8 @@ import { BrowserRouter } from 'react-router';
 import { listenForShortcuts } from './commands/shortcuts.ts';
 import { Screens } from './routes.tsx';
 import { startAutosave } from './state/autosave.ts';
+import { startDays } from './state/days.ts';
+import { readStyles } from './state/houseStyles.ts';
 import { readOwn } from './state/ownCards.ts';
 import { readOwnSites } from './state/ownSites.ts';
 import { Unbroken } from './ui/Unbroken.tsx';
@@ -23,6 +25,9 @@ listenForShortcuts(store);
 void store.dispatch(loadWorld());
 void readOwn(store);
 void readOwnSites(store);
+void readStyles(store);
+startDays(store);
+void navigator.storage?.persist?.().catch(() => undefined);
 findPreference('theme')
   .then((theme) => {
     const night = theme === 'night' || (theme === undefined && matchMedia('(prefers-color-scheme: dark)').matches);

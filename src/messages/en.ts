@@ -152,6 +152,8 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
     `The cover picture lies at ${actual}, so the host is asked for it before any visitor wanted that. Put the picture on your site, or into the code.`,
   coverHeavy: ({ actual, expected }) =>
     `The cover weighs ${actual} kB, and every visitor of the page loads it. ${expected} kB are enough for a picture of this size.`,
+  outTooEarly: ({ actual, expected }) =>
+    `The public may see it from ${expected} on, and ${actual === '' ? 'nobody has said when the page goes out' : `the page goes out on ${actual}`}. Until then visitors find nothing in the frame.`,
   coverShape: ({ actual, expected }) => `The cover is ${actual} and the frame ${expected}: two of its sides are cut off.`,
   consentMissing: ({ expected }) => `The cover does not say that a press loads something from ${expected}.`,
   autoplayCovered: () => 'Behind a cover it begins with the press; that it is to start by itself has no effect.',
@@ -196,6 +198,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   coverForm: () => 'Take the form with a cover',
   coverFromHost: () => 'Choose another picture',
   coverHeavy: () => 'Make it smaller',
+  outTooEarly: () => 'Say so on a cover',
   coverShape: () => 'Cut it anew',
   consentMissing: () => 'Say it on the cover',
   autoplayCovered: () => 'Leave it to the press',

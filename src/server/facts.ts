@@ -5,6 +5,8 @@ import type { Facts } from '../core/model/item.ts';
 /** What of an oEmbed answer (oEmbed 1.0, section 2.3.4) is taken; everything else is left. */
 const answer = z.looseObject({
   title: z.string().max(300).optional().catch(undefined),
+  // Not of the standard, but many hosts give it.
+  description: z.string().max(5000).optional().catch(undefined),
   author_name: z.string().max(200).optional().catch(undefined),
   thumbnail_url: z
     .url({ protocol: /^https?$/ })
@@ -21,12 +23,13 @@ const amount = z.number().positive().max(360_000);
 export function factsFrom(data: unknown, { duration, pages }: NonNullable<HostCard['oembed']>): Facts {
   const read = answer.safeParse(data);
   if (!read.success) return {};
-  const { title, author_name: author, thumbnail_url: cover, type, width, height } = read.data;
+  const { title, description, author_name: author, thumbnail_url: cover, type, width, height } = read.data;
   const field = (at: string | undefined): number | undefined =>
     at === undefined ? undefined : amount.safeParse(read.data[at]).data;
   const seconds = field(duration?.at);
   return {
     title,
+    description,
     author,
     cover,
     duration: seconds === undefined ? undefined : duration?.unit === 'ms' ? seconds / 1000 : seconds,

@@ -1,5 +1,5 @@
 import { kept } from '../state/bench.ts';
-import { selectEmbed } from '../state/selectors.ts';
+import { selectEmbed, selectWork } from '../state/selectors.ts';
 import { copyConfirmed } from '../state/view.ts';
 import type { Command } from './command.ts';
 
@@ -12,11 +12,13 @@ export const copyCode: Command = {
   keys: 'c',
   run: (store, act) => {
     const embed = selectEmbed(store.getState());
+    const work = selectWork(store.getState());
+    const code = embed?.code.text ?? '';
     if (embed && act)
       void navigator.clipboard
-        .writeText(embed.code.text)
+        .writeText(code)
         .then(() => {
-          store.dispatch(kept());
+          store.dispatch(kept({ code, work }));
           store.dispatch(copyConfirmed('yes'));
         })
         .catch(() => store.dispatch(copyConfirmed('failed')))

@@ -15,7 +15,7 @@ import {
 } from '../state/selectors.ts';
 import type { Store } from '../state/store.ts';
 import { storageFound } from '../state/view.ts';
-import { saveProof } from '../storage/database.ts';
+import { saveProof } from '../storage/embeds.ts';
 import { playThrough } from './run.ts';
 import { openStage } from './stage.ts';
 
@@ -47,7 +47,7 @@ export function startProof(store: Store, holder: HTMLElement): () => void {
     .then((seen) => {
       const rows = judge({ kind: item.kind, settings }, { ...seen, author: facts.author });
       store.dispatch(proofDone({ id, date: Date.now(), code: embed.code.text, rows }));
-      store.dispatch(kept());
+      store.dispatch(kept(null));
       keepProof(store);
     })
     .catch((error: unknown) => {

@@ -1,41 +1,95 @@
-import { createSelector } from '@reduxjs/toolkit';
-import { saveEmbed } from '../storage/database.ts';
-import { selectEmbed, selectFacts, selectItem, selectWork } from './selectors.ts';
+import { createSelector, nanoid } from '@reduxjs/toolkit';
+import { recordOf, type Made } from '../../core/shelf/record.ts';
+import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
+import { followed, forked, versionKept } from './bench.ts';
+import { selectEmbed, selectHostFacts, selectItem, selectStyle, selectWork } from './selectors.ts';
 import type { Store } from './store.ts';
-import { storageFound } from './view.ts';
+import { noticed, storageFound } from './view.ts';
 
 /** What is kept of the work on the Bench; another object as soon as anything of it has changed. */
-const selectRecord = createSelector([selectWork, selectItem, selectEmbed, selectFacts], (work, item, embed, facts) => {
-  const address = item?.canonical.replace(/^https?:\/\//, '') ?? work.text.slice(0, 80);
-  const title = String(embed?.settings.title ?? facts.title ?? address);
-  return { id: work.id, work, title, host: item?.host ?? '', kind: item?.kind ?? '' };
-});
+const selectRecord = createSelector(
+  [selectWork, selectStyle, selectItem, selectEmbed, selectHostFacts],
+  (work, style, item, embed, facts): Made => recordOf({ ...work, style }, { item, embed, facts }),
+);
+
+/** What windows tell each other: which embed was written, and its revision. */
+type Written = Pick<Made, 'id'> & { revision: number };
 
 /**
  * Saves the work in progress at each change: right after the screen shows it, or as soon as the write before is
- * done, so that a tab that closes loses nothing but what was changed while the last write ran.
+ * done, so that a tab that closes loses nothing but what was changed while the last write ran. What another window
+ * writes meanwhile is followed while nothing was changed here; otherwise what was changed here goes on as a copy.
  */
-export function startAutosave(store: Store): void {
-  let saved: unknown = null;
+export function startAutosave(store: Store, windows = new BroadcastChannel('refenestra-embeds')): void {
+  const revisions = new Map<string, number>();
+  let opened: unknown;
+  let saved: Made | null = null;
   let writing = false;
   let due: ReturnType<typeof setTimeout> | undefined;
+
+  const revisionOf = (id: string): number => {
+    const { from } = store.getState().bench;
+    if (from !== opened) revisions.set(from.id, from.revision);
+    opened = from;
+    return revisions.get(id) ?? 0;
+  };
+  const unsaved = (): Made | null => {
+    const state = store.getState();
+    if (!state.bench.touched || state.bench.present.text.trim() === '') return null;
+    const record = selectRecord(state);
+    return record === saved ? null : record;
+  };
+
+  async function save(record: Made): Promise<void> {
+    const revision = await saveEmbed(record, revisionOf(record.id), Date.now());
+    if (revision === null) {
+      store.dispatch(forked(nanoid(10)));
+      store.dispatch(noticed('forked'));
+      return;
+    }
+    revisions.set(record.id, revision);
+    saved = record;
+    windows.postMessage({ id: record.id, revision } satisfies Written);
+  }
+
+  async function keepVersion(): Promise<void> {
+    const { taken } = store.getState().bench;
+    if (taken === null || unsaved() !== null) return;
+    await addVersion(taken.work.id, taken, Date.now());
+    store.dispatch(versionKept());
+  }
+
   const write = (): void => {
     due = undefined;
-    const state = store.getState();
-    if (writing || !state.bench.touched || state.bench.present.text.trim() === '') return;
-    const record = selectRecord(state);
-    if (record === saved) return;
-    saved = record;
+    const record = unsaved();
+    if (writing || (record === null && store.getState().bench.taken === null)) return;
     writing = true;
-    saveEmbed(record, Date.now())
+    let failed = false;
+    (record === null ? keepVersion() : save(record))
       .then(() => note(store, 'works'))
-      .catch((error: unknown) => note(store, isFull(error) ? 'full' : 'missing'))
+      .catch((error: unknown) => {
+        failed = true;
+        saved = record;
+        note(store, isFull(error) ? 'full' : 'missing');
+      })
       .finally(() => {
         writing = false;
-        write();
+        if (!failed) write();
       });
   };
   store.subscribe(() => (due ??= setTimeout(write, 0)));
+
+  windows.onmessage = ({ data }: MessageEvent<Written>) => {
+    const { present } = store.getState().bench;
+    if (data.id !== present.id || data.revision <= revisionOf(present.id) || unsaved() !== null || writing) return;
+    void findEmbed(present.id).then((theirs) => {
+      if (!theirs || unsaved() !== null || store.getState().bench.present.id !== theirs.id) return;
+      revisions.set(theirs.id, theirs.revision);
+      store.dispatch(followed(theirs.work));
+      store.dispatch(noticed('followed'));
+      saved = selectRecord(store.getState());
+    });
+  };
 }
 
 function note(store: Store, storage: 'works' | 'full' | 'missing'): void {

@@ -4,7 +4,6 @@ import {
   broughtIn,
   changed,
   chosen,
-  emptyWork,
   formChosen,
   gestureEnded,
   opened,
@@ -13,6 +12,8 @@ import {
   textEdited,
   undone,
 } from './bench.ts';
+import { emptyWork } from '../../core/shelf/work.ts';
+import { readSites } from '../../standins/world.ts';
 
 const { reducer } = benchSlice;
 const start = reducer(undefined, opened({ ...emptyWork('mill', 'first'), text: 'a link' }));
@@ -25,7 +26,7 @@ describe('every change can be undone and redone', () => {
     ['a setting', changed({ change: { start: 5 } })],
     ['another candidate', chosen(1)],
     ['a form', formChosen('fixed')],
-    ['a site', siteChosen({ site: 'ferry', form: 'fixed' })],
+    ['a site', siteChosen({ from: null, to: readSites(4600)[2]! })],
   ])('%s', (_, action) => {
     const done = reducer(start, action);
     expect(done.present).not.toEqual(start.present);

@@ -2,7 +2,10 @@ import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
 import { AS_IT_STANDS } from '../../core/live/keep.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
-import type { Work, WorkForm } from './work.ts';
+import type { Site } from '../../core/model/site.ts';
+import { aimedAt } from '../../core/shelf/aim.ts';
+import { emptyWork, type Work } from '../../core/shelf/work.ts';
+import type { Settings } from '../../core/settings/list.ts';
 
 /** The Bench: one work, its past, and what was undone. Steps of one gesture are one step to undo. */
 export interface BenchState {
@@ -12,23 +15,26 @@ export interface BenchState {
   gesture: string | null;
   /** Whether the publisher did anything to it since it was opened; an untouched example is not saved. */
   touched: boolean;
+  /** Which revision of which embed was opened. */
+  from: { id: string; revision: number };
+  /** A code that was taken away and is not yet kept as a version. */
+  taken: { code: string; work: Work } | null;
 }
 
 /** Id of the Bench before anything was opened on it; nothing is ever kept under it. */
 export const NOTHING_OPENED = 'new';
 const LONGEST_PAST = 200;
 
-export const emptyWork = (site: string, id: string = nanoid(10)): Work => ({
-  id,
-  text: '',
-  code: null,
-  choice: 0,
-  changes: {},
-  form: 'responsive',
-  site,
+const fresh = (present: Work, revision: number): BenchState => ({
+  past: [],
+  present,
+  future: [],
+  gesture: null,
+  touched: false,
+  from: { id: present.id, revision },
+  taken: null,
 });
-
-const initialState: BenchState = { past: [], present: emptyWork('', NOTHING_OPENED), future: [], gesture: null, touched: false };
+const initialState = fresh(emptyWork('', NOTHING_OPENED), 0);
 
 function step(state: BenchState, change: Partial<Work>, gesture: string | null = null): void {
   if (gesture === null || gesture !== state.gesture) {
@@ -42,24 +48,33 @@ function step(state: BenchState, change: Partial<Work>, gesture: string | null =
 }
 
 /** Another text: what was done to the code of the one before is not for this one. */
-const anew = ({ form }: Work): Pick<Work, 'code' | 'form'> => ({ code: null, form: form === AS_IT_STANDS ? 'responsive' : form });
+const anew = ({ form }: Work): Pick<Work, 'code' | 'form' | 'style'> => ({
+  code: null,
+  form: form === AS_IT_STANDS ? 'responsive' : form,
+  style: null,
+});
 
 export const benchSlice = createSlice({
   name: 'bench',
   initialState,
   reducers: {
     /** A saved work, or an example, comes onto the Bench with no past. */
-    opened: (_, { payload }: PayloadAction<Work>): BenchState => ({
-      past: [],
-      present: payload,
-      future: [],
-      gesture: null,
-      touched: false,
-    }),
+    opened: {
+      reducer: (_, { payload: { work, revision } }: PayloadAction<{ work: Work; revision: number }>) => fresh(work, revision),
+      prepare: (work: Work, revision = 0) => ({ payload: { work, revision } }),
+    },
     /** A text was pasted or dropped: a new embed, with nothing changed yet. */
     broughtIn: {
       reducer: (state, { payload }: PayloadAction<{ text: string; id: string }>) =>
-        step(state, { ...anew(state.present), text: payload.text, id: payload.id, choice: 0, changes: {} }),
+        step(state, {
+          ...anew(state.present),
+          text: payload.text,
+          id: payload.id,
+          choice: 0,
+          changes: {},
+          out: null,
+          pageOut: null,
+        }),
       prepare: (text: string) => ({ payload: { text, id: nanoid(10) } }),
     },
     /** The text of the same embed was corrected. */
@@ -74,16 +89,35 @@ export const benchSlice = createSlice({
     /** Settings were changed; `gesture` joins the steps of one drag. */
     changed: (state, { payload: { change, gesture } }: PayloadAction<{ change: SettingsFix; gesture?: string }>) =>
       step(state, { changes: { ...state.present.changes, ...change } }, gesture ?? null),
-    /** It was taken away, so it is to be kept as it is. */
-    kept: (state) => {
+    /** It is to be kept as it is; and what was taken away of it as a version. */
+    kept: (state, { payload }: PayloadAction<BenchState['taken']>) => {
       state.touched = true;
+      state.taken = payload ?? state.taken;
+    },
+    versionKept: (state) => {
+      state.taken = null;
     },
     gestureEnded: (state) => {
       state.gesture = null;
     },
     formChosen: (state, { payload }: PayloadAction<CodeFormId>) => step(state, { form: payload }),
-    /** Another site, with the form of code that it takes. */
-    siteChosen: (state, { payload }: PayloadAction<{ site: string; form: WorkForm }>) => step(state, payload),
+    /** Another site, with what belongs to it. */
+    siteChosen: (state, { payload: { from, to } }: PayloadAction<{ from: Site | null; to: Site }>) =>
+      step(state, aimedAt(state.present, from, to)),
+    /** What is begun now holds to the house style as it is now; no step of its own. */
+    styleTaken: (state, { payload }: PayloadAction<Settings>) => {
+      state.present = { ...state.present, style: payload };
+    },
+    /** When the item, and the page with it, come out. */
+    datesSet: (state, { payload }: PayloadAction<Pick<Work, 'out' | 'pageOut'>>) => step(state, payload),
+    /** Another window changed it, and nothing was changed here meanwhile. */
+    followed: (state, { payload }: PayloadAction<Work>) => {
+      state.present = payload;
+    },
+    /** What was changed here goes on under another id. */
+    forked: (state, { payload }: PayloadAction<string>) => {
+      state.present = { ...state.present, id: payload };
+    },
     undone: (state) => {
       const before = state.past.pop();
       if (!before) return;
@@ -110,9 +144,14 @@ export const {
   codeKept,
   changed,
   kept,
+  versionKept,
   gestureEnded,
   formChosen,
   siteChosen,
+  styleTaken,
+  datesSet,
+  followed,
+  forked,
   undone,
   redone,
 } = benchSlice.actions;

@@ -1,13 +1,28 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { loadCards } from '../../core/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
-import { findEmbed, listEmbeds, removeEmbed, restoreEmbed, saveEmbed } from '../storage/database.ts';
+import {
+  addVersion,
+  changeEmbeds,
+  duplicateEmbed,
+  findEmbed,
+  findPictures,
+  latestEmbed,
+  listEmbeds,
+  listVersions,
+  putWholes,
+  removeEmbeds,
+  saveEmbed,
+  savePicture,
+  wholesOf,
+} from '../storage/embeds.ts';
 import { startAutosave } from './autosave.ts';
-import { broughtIn, changed, emptyWork, opened } from './bench.ts';
+import { broughtIn, changed, kept, opened } from './bench.ts';
 import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from './selectors.ts';
 import { makeStore, type Store } from './store.ts';
-import { settingsWith, workSchema } from './work.ts';
+import { emptyWork, settingsWith, workSchema } from '../../core/shelf/work.ts';
+import type { Made } from '../../core/shelf/record.ts';
 import { loadFacts, loadWorld } from './world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
@@ -22,33 +37,79 @@ function storeWithWorld(): Store {
 }
 
 beforeEach(async () => {
-  for (const { id } of await listEmbeds()) await removeEmbed(id);
+  await removeEmbeds((await listEmbeds()).map(({ id }) => id));
+});
+
+const made = (id: string, change: Partial<Made> = {}): Made => ({
+  id,
+  work: { ...emptyWork('mill', id), text: LINK, style: {} },
+  title: 'T',
+  host: 'lanternreel',
+  kind: 'video',
+  item: LINK,
+  code: '<iframe></iframe>',
+  facts: {},
+  look: [],
+  ...change,
 });
 
 describe('what is kept', () => {
-  const embed = { id: 'one', work: { ...emptyWork('mill', 'one'), text: LINK }, title: 'T', host: 'lanternreel', kind: 'video' };
-
   test('comes back as it was, with the time of its making', async () => {
-    await saveEmbed(embed, 1000);
-    await saveEmbed({ ...embed, title: 'U' }, 2000);
-    expect(await findEmbed('one')).toEqual({ ...embed, title: 'U', made: 1000, changed: 2000 });
+    expect(await saveEmbed(made('one'), 0, 1000)).toBe(1);
+    expect(await saveEmbed(made('one', { title: 'U' }), 1, 2000)).toBe(2);
+    const kept = { stage: 'draft', tags: [], placed: [], made: 1000, changed: 2000, revision: 2 };
+    expect(await findEmbed('one')).toEqual({ ...made('one', { title: 'U' }), ...kept });
+    expect(await latestEmbed()).toMatchObject({ id: 'one' });
   });
 
-  test('is listed by last change, and can be removed and put back', async () => {
-    await saveEmbed(embed, 1000);
-    await saveEmbed({ ...embed, id: 'two' }, 2000);
-    expect((await listEmbeds()).map((e) => e.id)).toEqual(['two', 'one']);
-    const [two] = await listEmbeds();
-    await removeEmbed('two');
-    expect(await findEmbed('two')).toBeUndefined();
-    await restoreEmbed(two!);
-    expect(await findEmbed('two')).toEqual(two);
+  test('is not written over by a window that has not seen the last change', async () => {
+    await saveEmbed(made('one'), 0, 1000);
+    expect(await saveEmbed(made('one', { title: 'theirs' }), 1, 2000)).toBe(2);
+    expect(await saveEmbed(made('one', { title: 'mine' }), 1, 3000)).toBeNull();
+    expect((await findEmbed('one'))!.title).toBe('theirs');
+  });
+
+  test('keeps tags and pages when the work changes, and the work when tags change', async () => {
+    await saveEmbed(made('one'), 0, 1000);
+    await changeEmbeds(['one'], ({ tags }) => ({ tags: [...tags, 'tides'] }), 1500);
+    expect(await saveEmbed(made('one', { title: 'U' }), 1, 2000)).toBe(2);
+    expect(await findEmbed('one')).toMatchObject({ title: 'U', tags: ['tides'] });
+  });
+
+  test('is removed with all that belongs to it, and put back with it', async () => {
+    await saveEmbed(made('one'), 0, 1000);
+    await saveEmbed(made('two'), 0, 1000);
+    await addVersion('one', { code: 'a', work: made('one').work }, 1000);
+    await addVersion('one', { code: 'a', work: made('one').work }, 2000);
+    await addVersion('one', { code: 'b', work: made('one').work }, 3000);
+    await savePicture({ id: 'one', address: 'data:image/webp;base64,AAAA' });
+    const before = await wholesOf(['one']);
+    expect(before[0]!.versions.map(({ code }) => code).sort()).toEqual(['a', 'b']);
+    expect(before[0]!.embed.stage).toBe('ready');
+    const removed = await removeEmbeds(['one']);
+    expect(removed).toEqual(before);
+    expect([await findEmbed('one'), await listVersions('one'), await findPictures(['one'])]).toEqual([undefined, [], []]);
+    await putWholes(removed);
+    expect(await wholesOf(['one'])).toEqual(before);
+  });
+
+  test('is copied under an id of its own, as a draft that stands nowhere', async () => {
+    await saveEmbed(made('one'), 0, 1000);
+    await changeEmbeds(['one'], () => ({ placed: [{ address: 'http://mill.example/a', since: 1 }], stage: 'placed' }), 1000);
+    const copy = (await duplicateEmbed('one', 5000))!;
+    expect(await findEmbed(copy)).toMatchObject({
+      work: { id: copy, text: LINK },
+      title: 'T (copy)',
+      stage: 'draft',
+      placed: [],
+    });
   });
 
   test('is checked when it comes back: settings and forms that are none are left', () => {
-    const read = workSchema.parse({ ...embed.work, changes: { start: 5, sparkle: 'on' }, form: 'hologram' });
+    const { work } = made('one');
+    const read = workSchema.parse({ ...work, changes: { start: 5, sparkle: 'on' }, form: 'hologram' });
     expect(read).toMatchObject({ changes: { start: 5 }, form: 'responsive' });
-    expect(workSchema.safeParse({ ...embed.work, changes: { start: {} } }).success).toBe(false);
+    expect(workSchema.safeParse({ ...work, changes: { start: {} } }).success).toBe(false);
   });
 });
 
@@ -63,6 +124,53 @@ describe('saving by itself', () => {
     await vi.waitFor(async () => expect((await findEmbed('example'))?.work.changes).toEqual({ start: 31 }));
     store.dispatch(loadFacts.fulfilled({ ...NOTHING_MORE, facts: { title: 'Sluice' } }, 'request', ASKED));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.title).toBe('Sluice'));
+  });
+});
+
+describe('two windows with the same embed', () => {
+  const windows = (): [BroadcastChannel, BroadcastChannel] => [new BroadcastChannel('two'), new BroadcastChannel('two')];
+  const open = [] as BroadcastChannel[];
+  afterEach(() => open.splice(0).forEach((channel) => channel.close()));
+
+  async function pair(): Promise<[Store, Store]> {
+    await saveEmbed(made('one'), 0, 1000);
+    const stores = [storeWithWorld(), storeWithWorld()] as [Store, Store];
+    windows().forEach((channel, i) => {
+      open.push(channel);
+      startAutosave(stores[i]!, channel);
+      stores[i]!.dispatch(opened(made('one').work, 1));
+    });
+    return stores;
+  }
+
+  test('follow each other, and each goes on from what the other did', async () => {
+    const [one, other] = await pair();
+    one.dispatch(changed({ change: { start: 5 } }));
+    await vi.waitFor(() => expect(other.getState().bench.present.changes).toEqual({ start: 5 }));
+    other.dispatch(changed({ change: { mute: 'on' } }));
+    await vi.waitFor(() => expect(one.getState().bench.present.changes).toEqual({ start: 5, mute: 'on' }));
+    expect(await listEmbeds()).toHaveLength(1);
+  });
+
+  test('that change it at once both keep what they did', async () => {
+    const [one, other] = await pair();
+    one.dispatch(changed({ change: { start: 5 } }));
+    other.dispatch(changed({ change: { start: 9 } }));
+    await vi.waitFor(async () => {
+      const starts = (await listEmbeds()).map(({ work }) => work.changes.start);
+      expect(starts.sort()).toEqual([5, 9]);
+    });
+    expect([one, other].filter((store) => store.getState().view.notice === 'forked')).toHaveLength(1);
+  });
+
+  test('a code that is taken is kept as a version, with what it was made of', async () => {
+    const [one] = await pair();
+    one.dispatch(changed({ change: { start: 5 } }));
+    one.dispatch(kept({ code: 'the code', work: one.getState().bench.present }));
+    await vi.waitFor(async () =>
+      expect(await listVersions('one')).toMatchObject([{ code: 'the code', work: { changes: { start: 5 } } }]),
+    );
+    expect((await findEmbed('one'))!.stage).toBe('ready');
   });
 });
 
@@ -92,7 +200,7 @@ describe('what the screen is computed from', () => {
 
   test('the preview shows a frame, whatever form is taken', () => {
     const store = storeWithWorld();
-    store.dispatch(opened({ ...emptyWork('mill'), text: LINK, form: 'link' }));
+    store.dispatch(opened({ ...emptyWork('mill', 'x'), text: LINK, form: 'link' }));
     expect(selectEmbed(store.getState())!.code.text).toBe(LINK);
     expect(selectPreviewCode(store.getState())).toContain('<iframe');
   });

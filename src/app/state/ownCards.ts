@@ -1,7 +1,8 @@
 import type { HostCard } from '../../core/hosts/card.ts';
 import { loadCards, type CardProblem } from '../../core/hosts/loadCards.ts';
 import { providersSchema } from '../../core/hosts/providers.ts';
-import { findPreference, listCards, removeCard, saveCards, savePreference } from '../storage/database.ts';
+import { findPreference, savePreference } from '../storage/database.ts';
+import { listCards, removeCard, saveCards } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownCardsRead, providersRead } from './world.ts';

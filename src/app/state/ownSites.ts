@@ -1,5 +1,5 @@
 import { siteSchema, type Site } from '../../core/model/site.ts';
-import { listSites, removeSite, saveSite } from '../storage/database.ts';
+import { listSites, removeSite, saveSite } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownSitesRead } from './world.ts';

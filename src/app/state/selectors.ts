@@ -4,12 +4,14 @@ import { compareCodes } from '../../core/live/compare.ts';
 import { AS_IT_STANDS, canKeep } from '../../core/live/keep.ts';
 import type { Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
-import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../../core/pipeline.ts';
+import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/recognise/anatomy.ts';
+import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/shelf/embedOf.ts';
+import { datesAhead, settingsWith } from '../../core/shelf/work.ts';
+import { styleFor } from '../../core/styles/style.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
 import type { Settings } from '../../core/settings/list.ts';
 import type { State } from './store.ts';
-import { settingsWith } from './work.ts';
 import { reachKey } from './world.ts';
 
 const NO_FACTS: Facts = {};
@@ -27,17 +29,12 @@ export const selectBook = createSelector([selectCards], makeBook);
 /** Everything found in the text. */
 export const selectFound = createSelector([selectText, selectBook], bringIn);
 
-const firstUsable = (found: readonly Recognised[]): Recognised => found.find((one) => one.item) ?? found[0]!;
-
 /** The one that is worked on: the chosen one, or the first that can be used. */
-export const selectRecognised = createSelector([selectFound, (state: State) => state.bench.present.choice], (found, choice) => {
-  const wanted = found[choice];
-  return wanted?.item ? wanted : firstUsable(found);
-});
+export const selectRecognised = createSelector([selectFound, (state: State) => state.bench.present.choice], chosenOf);
 
 /** The code in hand, and what is read from it; null while the code is written anew from the text. */
 export const selectInHand = createSelector([(state: State) => state.bench.present.code, selectBook], (code, book) =>
-  code === null ? null : { text: code, ...firstUsable(bringIn(code, book)) },
+  code === null ? null : handOf(code, book),
 );
 
 /** What the code in hand says; while it cannot be read, what the text says. */
@@ -50,7 +47,7 @@ export const selectAnatomy = createSelector([selectText, selectRecognised, selec
   anatomy(text, recognised, book),
 );
 
-const selectHostFacts = (state: State): Facts => {
+export const selectHostFacts = (state: State): Facts => {
   const item = selectItem(state);
   return (item && state.world.facts[item.canonical]) ?? NO_FACTS;
 };
@@ -73,21 +70,20 @@ export const selectSite = createSelector([selectSites, (state: State) => state.b
   return sites.find((site) => site.id === id) ?? sites[0] ?? null;
 });
 
-/** The item's own title, and the space that the site keeps; nothing is laid into code in hand that nobody asked for. */
+/** The house style of the site, for the kind of item, as it is now. */
+export const selectHouseStyle = createSelector(
+  [(state: State) => state.world.styles, selectSite, (state: State) => selectItem(state)?.kind],
+  (styles, site, kind) => (site && kind ? styleFor(styles[site.id], kind) : NO_STYLE),
+);
+const NO_STYLE: Settings = {};
+
+/** The house style that holds: the one this was begun with, or the present one. */
+export const selectStyle = (state: State): Settings => selectWork(state).style ?? selectHouseStyle(state);
+
+/** What is usual; nothing is laid into code in hand that nobody asked for. */
 const selectUsual = createSelector(
-  [
-    (state: State) => state.bench.present.code === null,
-    (state: State): string | undefined => selectHostFacts(state).title,
-    (state: State) => selectSite(state)?.space,
-  ],
-  (anew, title, space): Settings =>
-    anew
-      ? {
-          ...(title && { title }),
-          ...(space?.above && { spaceAbove: space.above }),
-          ...(space?.below && { spaceBelow: space.below }),
-        }
-      : {},
+  [(state: State) => state.bench.present.code === null, selectHostFacts, (state: State) => selectSite(state)?.space, selectStyle],
+  (anew, facts, space, style): Settings => (anew ? usualSettings(facts, space, style) : {}),
 );
 
 const selectSettings = createSelector([selectItem, selectChanges, selectUsual], (item, changes, usual) =>
@@ -112,10 +108,20 @@ const selectReached = (state: State) => {
   return address && site ? state.world.reached[reachKey(address, site.address)] : undefined;
 };
 
-/** What the host says of the item, and the shape of the cover that was chosen for it. */
+/** What the host says of the item, when it comes out, and the shape of the cover that was chosen for it. */
 const selectWrittenFacts = createSelector(
-  [selectHostFacts, (state: State) => state.view.coverRatio],
-  (facts, coverRatio): Facts => (coverRatio === null ? facts : { ...facts, coverRatio }),
+  [
+    selectHostFacts,
+    (state: State) => state.view.coverRatio,
+    (state: State) => state.view.today,
+    (state: State) => state.bench.present.out,
+    (state: State) => state.bench.present.pageOut,
+  ],
+  (facts, coverRatio, today, out, pageOut): Facts => ({
+    ...facts,
+    ...(coverRatio !== null && { coverRatio }),
+    ...datesAhead({ out, pageOut }, today),
+  }),
 );
 
 const selectSurroundings = createSelector(
@@ -134,13 +140,7 @@ const selectWriting = createSelector([selectForm, selectInHand], (form, hand) =>
 /** The embed as it stands: plan, code, findings; null while nothing is recognised. */
 export const selectEmbed = createSelector(
   [selectItem, selectSettings, selectSurroundings, selectWriting],
-  (item, settings, surroundings, { form, hand }): Embed | null => {
-    if (!item) return null;
-    if (form !== AS_IT_STANDS) return makeEmbed(item, settings, { ...surroundings, form });
-    if (hand?.item && canKeep(hand.candidate)) return keepEmbed(hand, item, settings, surroundings);
-    const made = makeEmbed(item, settings, { ...surroundings, form: 'responsive' });
-    return { ...made, code: { form: AS_IT_STANDS, framed: true, text: hand?.text ?? made.code.text, map: [] } };
-  },
+  (item, settings, surroundings, writing): Embed | null => item && embedFrom(item, settings, surroundings, writing),
 );
 
 /** The embed with other settings laid in, or in another form. */
@@ -178,7 +178,7 @@ const SHOWN_AS: Readonly<Record<string, CodeFormId>> = {
 };
 
 /** Of code in hand only the embed is shown, not the page around it. */
-function onlyCode(text: string, { candidate, text: before }: { candidate: Recognised['candidate']; text: string }): string {
+function onlyCode(text: string, { candidate, text: before }: Hand): string {
   if (candidate.source === 'shortcode') return '';
   return text.slice(candidate.range[0], text.length - (before.length - candidate.range[1]));
 }

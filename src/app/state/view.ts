@@ -12,6 +12,10 @@ export interface ViewState {
   together: boolean;
   /** The part that is pointed at, in tokens and code alike. */
   pointed: Origin | null;
+  /** The day on which this is looked at: `2026-11-23`. */
+  today: string;
+  /** That something happened which nobody on this screen asked for. */
+  notice: 'forked' | 'followed' | null;
   /** Whether the browser keeps what is saved. */
   storage: 'works' | 'missing' | 'full';
   /** What the player reported last. */
@@ -32,6 +36,8 @@ const initialState: ViewState = {
   pageWidth: null,
   together: false,
   pointed: null,
+  today: '',
+  notice: null,
   storage: 'works',
   player: silent,
   coverRatio: null,
@@ -57,6 +63,12 @@ export const viewSlice = createSlice({
     },
     pointedAt: (state, { payload }: PayloadAction<Origin | null>) => {
       state.pointed = payload;
+    },
+    dayBegun: (state, { payload }: PayloadAction<string>) => {
+      state.today = payload;
+    },
+    noticed: (state, { payload }: PayloadAction<ViewState['notice']>) => {
+      state.notice = payload;
     },
     storageFound: (state, { payload }: PayloadAction<ViewState['storage']>) => {
       state.storage = payload;
@@ -94,6 +106,8 @@ export const {
   pageWidened,
   shownTogether,
   pointedAt,
+  dayBegun,
+  noticed,
   storageFound,
   playerReported,
   playerLoaded,

@@ -1,10 +1,12 @@
-import { createAsyncThunk, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createAsyncThunk, createSlice, type PayloadAction, type WritableDraft } from '@reduxjs/toolkit';
 import { z } from 'zod';
 import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
 import type { Facts } from '../../core/model/item.ts';
 import { endpointFor, type Providers } from '../../core/hosts/providers.ts';
 import { reachedSchema, type Reached } from '../../core/reach/reached.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
+import { factsSchema } from '../../core/shelf/saved.ts';
+import type { HouseStyle } from '../../core/styles/style.ts';
 
 /** What the server gives: cards, sites, and what hosts say of items. */
 export interface WorldState {
@@ -19,6 +21,8 @@ export interface WorldState {
   sites: Site[];
   /** Sites of the user's own, which stand before ours of the same id. */
   ownSites: Site[];
+  /** House styles, by the id of their site. */
+  styles: Record<string, HouseStyle>;
   example: string;
   /** By canonical link; an empty record where the host said nothing. */
   facts: Record<string, Facts>;
@@ -30,14 +34,7 @@ export interface WorldState {
 
 const demoItems = z.array(z.object({ links: z.array(z.string()).min(1) })).min(1);
 const resolvedSchema = z.object({
-  facts: z.object({
-    title: z.string().optional(),
-    author: z.string().optional(),
-    duration: z.number().optional(),
-    pages: z.number().optional(),
-    ratio: z.string().optional(),
-    cover: z.string().optional(),
-  }),
+  facts: factsSchema,
   found: z.object({ by: z.enum(['oembed', 'openGraph', 'jsonLd']), text: z.string().max(20_000) }).nullable(),
   refused: z.string().nullable(),
 });
@@ -121,6 +118,7 @@ const initialState: WorldState = {
   providers: [],
   sites: [],
   ownSites: [],
+  styles: {},
   example: '',
   facts: {},
   resolved: {},
@@ -136,6 +134,13 @@ export const worldSlice = createSlice({
     },
     ownSitesRead: (state, { payload }: PayloadAction<Site[]>) => {
       state.ownSites = payload;
+    },
+    stylesRead: (state, { payload }: PayloadAction<HouseStyle[]>) => {
+      state.styles = Object.fromEntries(payload.map((style) => [style.site, style]));
+    },
+    /** What was kept with an embed, until the host is asked. */
+    factsKept: (state, { payload: { about, facts } }: PayloadAction<{ about: string; facts: Facts }>) => {
+      state.facts[about] ??= facts as WritableDraft<Facts>;
     },
     providersRead: (state, { payload }: PayloadAction<Providers>) => {
       state.providers = payload;
@@ -168,4 +173,4 @@ export const worldSlice = createSlice({
       }),
 });
 
-export const { ownCardsRead, ownSitesRead, providersRead } = worldSlice.actions;
+export const { ownCardsRead, ownSitesRead, stylesRead, factsKept, providersRead } = worldSlice.actions;

@@ -1,9 +1,16 @@
 import { Button } from '@mui/material';
 import { useEffect, type ReactElement } from 'react';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { noticed } from '../state/view.ts';
 import { checkServer, loadWorld } from '../state/world.ts';
 
 const LOOK_AGAIN = 5000;
+
+const NOTICES = {
+  forked:
+    'This embed was changed in another window at the same time. That one stays as it is on the Shelf; what you change here goes on as a copy.',
+  followed: 'This embed was changed in another window, and is shown here as it is now.',
+} as const;
 
 /** What is out of order with the application itself: the server gone, or nothing kept. */
 export function Banner(): ReactElement | null {
@@ -15,7 +22,8 @@ export function Banner(): ReactElement | null {
     const timer = setInterval(look, LOOK_AGAIN);
     return () => clearInterval(timer);
   }, [dispatch, status]);
-  if (serverAnswers && storage === 'works') return null;
+  const notice = useAppSelector((state) => state.view.notice);
+  if (serverAnswers && storage === 'works' && notice === null) return null;
   return (
     <div className="banner" role="alert">
       {!serverAnswers && (
@@ -26,6 +34,14 @@ export function Banner(): ReactElement | null {
           </span>
           <Button variant="outlined" onClick={() => void dispatch(status === 'failed' ? loadWorld() : checkServer())}>
             Look again
+          </Button>
+        </>
+      )}
+      {notice && (
+        <>
+          <span>{NOTICES[notice]}</span>
+          <Button variant="outlined" onClick={() => dispatch(noticed(null))}>
+            Understood
           </Button>
         </>
       )}

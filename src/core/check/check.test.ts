@@ -92,6 +92,7 @@ const CASES: Readonly<Record<string, Case>> = {
     form: 'cover',
     remedy: 'Cut it anew',
   },
+  outTooEarly: { on: VIDEO, settings: TITLED, facts: { out: '2027-01-11', pageOut: '2027-01-08' }, remedy: 'Say so on a cover' },
   consentMissing: { on: VIDEO, settings: TITLED, form: 'cover', remedy: 'Say it on the cover' },
   autoplayCovered: {
     on: VIDEO,

@@ -55,6 +55,7 @@ export interface Item {
 export interface Facts {
   title?: string;
   author?: string;
+  description?: string;
   /** Seconds. */
   duration?: number;
   pages?: number;
@@ -64,6 +65,9 @@ export interface Facts {
   chapters?: readonly { at: number; title: string }[];
   /** Width over height of the cover that was chosen. */
   coverRatio?: number;
+  /** The day from which the public may see it, and the day on which the page goes out (`2027-01-11`), as the publisher says. */
+  out?: string;
+  pageOut?: string;
   /** Height of the content in pixels, where the player tells it. */
   contentHeight?: number;
 }

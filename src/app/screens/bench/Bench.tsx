@@ -6,11 +6,20 @@ import './moments.css';
 import './code.css';
 import './checks.css';
 import { Suspense, useCallback, useEffect, type DragEvent, type ReactElement } from 'react';
-import { broughtIn } from '../../state/bench.ts';
+import { broughtIn, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
-import { selectEmbed, selectItem, selectReachAddress, selectRecognised, selectSite } from '../../state/selectors.ts';
+import {
+  selectEmbed,
+  selectFacts,
+  selectHouseStyle,
+  selectItem,
+  selectReachAddress,
+  selectRecognised,
+  selectSite,
+  selectWork,
+} from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { findProof } from '../../storage/database.ts';
+import { findProof } from '../../storage/embeds.ts';
 import { coverMeasured } from '../../state/view.ts';
 import { loadFacts, loadReached, reachKey } from '../../state/world.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -21,6 +30,7 @@ import { CodePane } from './CodePane.tsx';
 import { Moments } from './Moments.tsx';
 import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
+import { keepFace } from '../../state/faces.ts';
 import { useBenchAddress } from './useBenchAddress.ts';
 
 const ProofStrip = lazily(() => import('./ProofStrip.tsx').then((module) => module.ProofStrip), NotLoaded);
@@ -33,6 +43,8 @@ export function Bench(): ReactElement {
   useReach();
   useKeptProof();
   useCoverShape();
+  useHouseStyle();
+  useFace();
   const proving = useAppSelector((state) => state.proof.shown);
   const bringIn = useCallback(
     (text: string): void => {
@@ -84,7 +96,7 @@ function useFacts(): void {
   const dispatch = useAppDispatch();
   const width = useAppSelector((state) => selectSite(state)?.column);
   const about = useAppSelector((state) => selectItem(state)?.canonical);
-  const known = useAppSelector((state) => about !== undefined && about in state.world.facts);
+  const known = useAppSelector((state) => about !== undefined && about in state.world.resolved);
   // Of an unknown host nobody knows which parameters say what it is.
   const address = useAppSelector((state) =>
     selectItem(state)?.host === null ? selectRecognised(state).candidate.address : null,
@@ -116,6 +128,25 @@ function useReach(): void {
 
 /** Milliseconds after which an address is taken to be whole, and not half typed. */
 const SETTLED = 400;
+
+/** What is begun now holds to the house style as it is now, whatever becomes of the style later. */
+function useHouseStyle(): void {
+  const dispatch = useAppDispatch();
+  const begun = useAppSelector((state) => state.bench.touched && selectWork(state).style === null && selectItem(state) !== null);
+  const style = useAppSelector(selectHouseStyle);
+  useEffect(() => {
+    if (begun) dispatch(styleTaken(style));
+  }, [dispatch, begun, style]);
+}
+
+/** Makes the small picture of the embed for the Shelf, once the host has told its cover. */
+function useFace(): void {
+  const id = useAppSelector((state) => (state.bench.touched ? state.bench.present.id : null));
+  const cover = useAppSelector((state) => selectFacts(state).cover);
+  useEffect(() => {
+    if (id !== null && cover) keepFace(id, cover).catch(() => undefined);
+  }, [id, cover]);
+}
 
 /** Brings back the play-through that is kept with the embed. */
 function useKeptProof(): void {

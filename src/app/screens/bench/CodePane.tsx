@@ -28,6 +28,11 @@ const PasteBack = lazily(
   () => null,
 );
 
+const Dates = lazily(
+  () => import('./Dates.tsx').then((module) => module.Dates),
+  () => null,
+);
+
 const SeveralForms = lazily(
   () => import('./SeveralForms.tsx').then((module) => module.SeveralForms),
   () => null,
@@ -52,7 +57,7 @@ const COPY_WORDS = {
 export function CodePane(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const copied = useAppSelector((state) => state.view.copied);
-  const [beside, setBeside] = useState<'before' | 'site' | 'several' | null>(null);
+  const [beside, setBeside] = useState<'before' | 'site' | 'several' | 'dates' | null>(null);
   const close = (): void => setBeside(null);
   const { can, run } = useCommand(copyCode);
   const title = useAppSelector((state) => selectFacts(state).title);
@@ -86,6 +91,9 @@ export function CodePane(): ReactElement {
         <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('several')}>
           Several forms
         </button>
+        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('dates')}>
+          Dates
+        </button>
       </div>
       {embed ? <Editor embed={embed} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
       <div className="code-foot">
@@ -94,6 +102,7 @@ export function CodePane(): ReactElement {
       <Suspense fallback={null}>
         {beside === 'before' && <BeforeAndAfter close={close} />}
         {beside === 'site' && <PasteBack close={close} />}
+        {beside === 'dates' && <Dates close={close} />}
         {beside === 'several' && <SeveralForms close={close} />}
       </Suspense>
     </section>

@@ -6,10 +6,12 @@ import { gravityOf, joinStrips, learn, type Loss } from '../../../core/pasteBack
 import { survivor } from '../../../core/pasteBack/survive.ts';
 import { formOf, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { sayLoss } from '../../../messages/pasteBack.ts';
-import { formChosen } from '../../state/bench.ts';
+import { formChosen, kept } from '../../state/bench.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { storageFound } from '../../state/view.ts';
+import { savePastedBack } from '../../storage/embeds.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Pane } from '../../ui/Pane.tsx';
 
@@ -18,8 +20,31 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
   const [back, setBack] = useState('');
   const given = useAppSelector((state) => selectEmbed(state)?.code.text ?? '');
   const name = useAppSelector((state) => selectSite(state)?.name);
+  const id = useAppSelector((state) => state.bench.present.id);
+  const dispatch = useAppDispatch();
+  const [keptBack, setKeptBack] = useState<string | null>(null);
+  const keep = (): void => {
+    const losses = compareBack(given, back).length;
+    dispatch(kept(null));
+    savePastedBack({ id, date: Date.now(), given, back: back.slice(0, LONGEST_BACK), losses }).then(
+      () => setKeptBack(back),
+      () => dispatch(storageFound('full')),
+    );
+  };
   return (
-    <Pane title={`Paste-back: what ${name} made of the code`} close={close} wide className="paste-back">
+    <Pane
+      title={`Paste-back: what ${name} made of the code`}
+      close={close}
+      wide
+      className="paste-back"
+      actions={
+        back.trim() !== '' && (
+          <Button variant="outlined" disabled={keptBack === back} onClick={keep}>
+            {keptBack === back ? 'Kept with the embed' : 'Keep it with the embed'}
+          </Button>
+        )
+      }
+    >
       <label>
         Paste the source of the published page, or of the part with the embed
         <textarea rows={7} value={back} spellCheck={false} onChange={(event) => setBack(event.target.value)} />
@@ -29,6 +54,9 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
     </Pane>
   );
 }
+
+/** Of a whole page that was pasted back, as much is kept. */
+const LONGEST_BACK = 200_000;
 
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 

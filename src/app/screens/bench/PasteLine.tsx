@@ -1,6 +1,5 @@
 import type { ClipboardEvent, ReactElement } from 'react';
 import { bringIn } from '../../../core/pipeline.ts';
-import { isCodeForm } from '../../../core/write/forms/list.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
 import { selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
@@ -91,12 +90,9 @@ function SiteChoice(): ReactElement {
   const dispatch = useAppDispatch();
   const sites = useAppSelector(selectSites);
   const site = useAppSelector(selectSite);
-  const form = useAppSelector((state) => state.bench.present.form);
-  // Whoever chose a form keeps it; otherwise it is the one that the site takes first.
   const choose = (id: string): void => {
-    const next = sites.find((one) => one.id === id);
-    const usual = next && isCodeForm(next.form) ? next.form : 'responsive';
-    dispatch(siteChosen({ site: id, form: form === (site?.form ?? 'responsive') ? usual : form }));
+    const to = sites.find((one) => one.id === id);
+    if (to) dispatch(siteChosen({ from: site, to }));
   };
   return (
     <label className="site-choice">

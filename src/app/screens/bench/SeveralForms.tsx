@@ -4,7 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
 import { kept } from '../../state/bench.ts';
-import { selectFacts, selectItem, selectSite, selectVariant } from '../../state/selectors.ts';
+import { selectEmbed, selectFacts, selectItem, selectSite, selectVariant, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
@@ -24,11 +24,15 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
     const code = selectVariant(store.getState(), {}, form)?.code;
     return code ? [{ form, text: code.text, label: FORMS.find(({ id }) => id === form)!.label }] : [];
   });
+  const take = (): void => {
+    const embed = selectEmbed(store.getState());
+    dispatch(kept(embed && { code: embed.code.text, work: selectWork(store.getState()) }));
+  };
   const copy = (): void => {
     navigator.clipboard.writeText(codes.map(({ label, text }) => `${label}\n${text}`).join('\n\n')).then(
       () => {
         setSaid(`${codes.length} codes copied, each under its name.`);
-        dispatch(kept());
+        take();
       },
       () => setSaid('The browser refused to copy. Save them as files instead.'),
     );
@@ -37,7 +41,7 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
     const files = codes.map((code) => fileOf(code, `${title ?? 'embed'} ${code.form}`));
     const zip = zipSync(Object.fromEntries(files.map(([name, text]) => [name, strToU8(text)])));
     saveFile(`${plainName(title)}.zip`, zip, 'application/zip');
-    dispatch(kept());
+    take();
   };
   return (
     <Pane

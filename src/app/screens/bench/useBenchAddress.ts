@@ -1,10 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
-import { emptyWork, opened } from '../../state/bench.ts';
+import { emptyWork } from '../../../core/shelf/work.ts';
+import type { SavedEmbed } from '../../../core/shelf/saved.ts';
+import { opened } from '../../state/bench.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
-import { findEmbed, listEmbeds, type SavedEmbed } from '../../storage/database.ts';
+import { factsKept } from '../../state/world.ts';
+import { findEmbed, latestEmbed } from '../../storage/embeds.ts';
 
 const EXAMPLE = 'example';
 
@@ -41,7 +44,8 @@ export function useBenchAddress(): boolean {
       if (!current || store.getState().bench.present.id !== present) return;
       const work = saved?.work ?? { ...emptyWork('', EXAMPLE), text: example };
       last.current = { present: work.id, wanted: work.id, settled: true };
-      dispatch(opened(work));
+      if (saved?.facts.title && saved.item) dispatch(factsKept({ about: saved.item, facts: saved.facts }));
+      dispatch(opened(work, saved?.revision));
       setMissing(saved === undefined && wanted !== undefined && wanted !== EXAMPLE);
       if (wanted !== work.id) void navigate(`/bench/${work.id}`, { replace: true });
     };
@@ -60,5 +64,5 @@ export function useBenchAddress(): boolean {
 
 /** What is saved under the id; without an id, what was changed last. */
 async function find(id: string | undefined): Promise<SavedEmbed | undefined> {
-  return id === undefined ? (await listEmbeds())[0] : findEmbed(id);
+  return id === undefined ? latestEmbed() : findEmbed(id);
 }

@@ -1,95 +1,129 @@
 import './shelf.css';
-import { Button } from '@mui/material';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useState, type ReactElement } from 'react';
-import { Link } from 'react-router';
-import type { SettingValue } from '../../../core/model/values.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
-import { KIND_WORDS, saySetting } from '../../../messages/en.ts';
-import { useAppSelector } from '../../state/store.ts';
-import { listEmbeds, removeEmbed, restoreEmbed, type SavedEmbed } from '../../storage/database.ts';
+import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { NO_NARROWING, search, type Entry, type Narrowing } from '../../../core/shelf/search.ts';
+import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
+import { EmbedDetail } from './EmbedDetail.tsx';
+import { Narrow } from './Narrow.tsx';
+import { ShelfActions } from './ShelfActions.tsx';
+import { ShelfList } from './ShelfList.tsx';
+import { useShelf } from './useShelf.ts';
 
-/** Everything saved, last changed first. */
+/** Everything saved, last changed first: found as one types, and taken up again. */
 export function Shelf(): ReactElement {
-  const embeds = useLiveQuery(() => listEmbeds().catch(() => null));
-  const [removed, setRemoved] = useState<SavedEmbed | null>(null);
-  return (
-    <div className="shelf">
-      <h1>Shelf</h1>
-      {removed && (
-        <p className="shelf-removed" role="status">
-          “{removed.title}” is off the Shelf.{' '}
-          <Button variant="outlined" onClick={() => void restoreEmbed(removed).then(() => setRemoved(null))}>
-            Put it back
-          </Button>
-        </p>
-      )}
-      {embeds === null && (
+  const entries = useShelf();
+  if (entries === null)
+    return (
+      <div className="shelf">
+        <h1>Shelf</h1>
         <p role="alert">
           This window keeps no data, so the Shelf stays empty. Open Refenestra in an ordinary window to keep what you make.
         </p>
+      </div>
+    );
+  return entries ? (
+    <Stock entries={entries} />
+  ) : (
+    <div className="shelf">
+      <h1>Shelf</h1>
+      <p className="quiet" role="status">
+        Looking what is there …
+      </p>
+    </div>
+  );
+}
+
+function Stock({ entries }: { entries: Entry[] }): ReactElement {
+  const [narrowing, setNarrowing] = useNarrowing();
+  const [bySite, setBySite] = useState(false);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [open, setOpen] = useState<string | null>(null);
+  const [removed, setRemoved] = useState<Whole[]>([]);
+  const wanted = useDeferredValue(narrowing);
+  const found = useMemo(() => search(entries, wanted), [entries, wanted]);
+  const picked = useMemo(() => entries.filter(({ embed }) => chosen.has(embed.id)), [entries, chosen]);
+  const shown = entries.find(({ embed }) => embed.id === open)?.embed;
+  const remove = async (ids: readonly string[]): Promise<void> => {
+    setRemoved(await removeEmbeds(ids));
+    setChosen(new Set());
+    setOpen(null);
+  };
+  return (
+    <div className="shelf" data-open={shown !== undefined}>
+      <header className="shelf-head">
+        <h1>Shelf</h1>
+        {entries.length > 0 && (
+          <Narrow
+            entries={entries}
+            found={found.length}
+            narrowing={narrowing}
+            set={setNarrowing}
+            bySite={bySite}
+            setBySite={setBySite}
+          />
+        )}
+      </header>
+      {removed.length > 0 && (
+        <p className="shelf-removed" role="status">
+          {removed.length === 1 ? `“${removed[0]!.embed.title}” is` : `${removed.length} embeds are`} off the Shelf.{' '}
+          <button type="button" className="inline-remedy" onClick={() => void putWholes(removed).then(() => setRemoved([]))}>
+            {removed.length === 1 ? 'Put it back' : 'Put them back'}
+          </button>
+        </p>
       )}
-      {embeds?.length === 0 && (
+      <ShelfActions
+        picked={picked}
+        found={found}
+        choose={(ids) => setChosen(new Set(ids))}
+        remove={(ids) => void remove(ids)}
+        all={entries.length}
+      />
+      {entries.length === 0 && (
         <p className="quiet">
           Nothing is kept yet. Whatever you paste and change on the <Link to="/bench/example">Bench</Link> comes here by itself.
         </p>
       )}
-      {embeds && embeds.length > 0 && (
-        <Rows embeds={embeds} onRemove={(embed) => void removeEmbed(embed.id).then(() => setRemoved(embed))} />
+      {entries.length > 0 && found.length === 0 && (
+        <p className="quiet" role="status">
+          Nothing on the Shelf is like that.{' '}
+          <button type="button" className="inline-remedy" onClick={() => setNarrowing(NO_NARROWING)}>
+            Show everything
+          </button>
+        </p>
+      )}
+      {found.length > 0 && (
+        <ShelfList
+          entries={found}
+          bySite={bySite}
+          open={open}
+          setOpen={setOpen}
+          chosen={chosen}
+          choose={(id, on) => setChosen((before) => new Set(on ? [...before, id] : [...before].filter((one) => one !== id)))}
+        />
+      )}
+      {shown && (
+        <EmbedDetail
+          key={shown.id}
+          embed={shown}
+          close={() => setOpen(null)}
+          remove={() => void remove([shown.id])}
+          open={setOpen}
+          narrow={(part) => setNarrowing({ ...NO_NARROWING, ...part })}
+        />
       )}
     </div>
   );
 }
 
-function Rows({ embeds, onRemove }: { embeds: SavedEmbed[]; onRemove: (embed: SavedEmbed) => void }): ReactElement {
-  const sites = useAppSelector((state) => state.world.sites);
-  const cards = useAppSelector((state) => state.world.cards);
-  const siteOf = (id: string): string => sites.find((site) => site.id === id)?.name ?? sites[0]?.name ?? '';
-  return (
-    <div className="shelf-scroll" tabIndex={0} role="region" aria-label="Saved embeds">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Title</th>
-            <th scope="col">What it is</th>
-            <th scope="col">Host</th>
-            <th scope="col">What was set</th>
-            <th scope="col">For the site</th>
-            <th scope="col">Changed</th>
-            <td />
-          </tr>
-        </thead>
-        <tbody>
-          {embeds.map((embed) => (
-            <tr key={embed.id}>
-              <th scope="row">
-                <Link to={`/bench/${embed.id}`}>{embed.title}</Link>
-              </th>
-              <td>{KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? 'not recognised'}</td>
-              <td>{cards.find((card) => card.id === embed.host)?.name ?? '–'}</td>
-              <td className="shelf-set">{setWords(embed)}</td>
-              <td>{siteOf(embed.work.site)}</td>
-              <td className="number">{when.format(embed.changed)}</td>
-              <td>
-                <Button aria-label={`Remove ${embed.title}`} onClick={() => onRemove(embed)}>
-                  Remove
-                </Button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
-
-/** The settings that the publisher touched, as the sentences of the Bench. */
-function setWords({ work }: SavedEmbed): string {
-  const touched = Object.entries(work.changes).filter(([id, value]) => value !== null && id !== 'title') as [
-    SettingId,
-    SettingValue,
-  ][];
-  return touched.map(([id, value]) => saySetting(id, value)).join(' · ') || 'as the link says';
+/** What the list is narrowed by stands in the address, so that it can be gone back to. */
+function useNarrowing(): [Narrowing, (narrowing: Narrowing) => void] {
+  const [query, setQuery] = useSearchParams();
+  const narrowing = useMemo(() => {
+    const given = Object.keys(NO_NARROWING).map((name) => [name, query.get(name) ?? '']);
+    return Object.fromEntries(given) as Narrowing;
+  }, [query]);
+  return [
+    narrowing,
+    (next) => setQuery(Object.entries(next).filter(([, value]) => value !== '') as [string, string][], { replace: true }),
+  ];
 }

@@ -35,6 +35,7 @@ import { accentContrast } from './accentContrast.ts';
 import { formNotKept } from './formNotKept.ts';
 import { framePolicy } from './framePolicy.ts';
 import { scriptStripped } from './scriptStripped.ts';
+import { outTooEarly } from './outTooEarly.ts';
 import { strippedBySite } from './strippedBySite.ts';
 
 /** Every check. Among findings of one severity, this is their order. One file each. */
@@ -65,6 +66,7 @@ export const CHECKS = [
   ratioDiffers,
   accentContrast,
   reachedOddly,
+  outTooEarly,
   severalCards,
   titleMissing,
   endBeyondEnd,

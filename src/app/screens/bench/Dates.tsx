@@ -1,0 +1,54 @@
+import { Button } from '@mui/material';
+import type { ReactElement } from 'react';
+import { sayOutOn } from '../../../messages/shelf.ts';
+import { changed, datesSet, formChosen } from '../../state/bench.ts';
+import { selectSite, selectWork } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { Pane } from '../../ui/Pane.tsx';
+
+/** When the item, and the page with it, come out; until then a cover can say so. */
+export function Dates({ close }: { close: () => void }): ReactElement {
+  const dispatch = useAppDispatch();
+  const { out, pageOut } = useAppSelector(selectWork);
+  const today = useAppSelector((state) => state.view.today);
+  const site = useAppSelector(selectSite);
+  const set = (dates: { out?: string; pageOut?: string }): void => {
+    const given = { out: out ?? '', pageOut: pageOut ?? '', ...dates };
+    dispatch(datesSet({ out: given.out || null, pageOut: given.pageOut || null }));
+  };
+  const ahead = out !== null && out > today;
+  const keepsScript = site?.keeps.includes('cover') === false && site.keeps.includes('cover-script');
+  const cover = (): void => {
+    dispatch(changed({ change: { load: 'ask', coverWords: sayOutOn(out!) } }));
+    dispatch(formChosen(keepsScript ? 'cover-script' : 'cover'));
+    close();
+  };
+  return (
+    <Pane
+      title="Dates"
+      close={close}
+      className="dates"
+      actions={
+        <Button variant="contained" disabled={!ahead} onClick={cover}>
+          Take the code with a cover that says so
+        </Button>
+      }
+    >
+      <label>
+        The public may see the item from
+        <input type="date" value={out ?? ''} onChange={(event) => set({ out: event.target.value })} />
+      </label>
+      <label>
+        The page goes out on
+        <input type="date" value={pageOut ?? ''} onChange={(event) => set({ pageOut: event.target.value })} />
+      </label>
+      <p className="quiet">
+        {out === null
+          ? 'Leave the first empty where the item can be seen already.'
+          : ahead
+            ? 'Both stand under “What comes next” on the Shelf. Until then nothing is loaded behind the cover.'
+            : 'That day has come: nothing is in the way.'}
+      </p>
+    </Pane>
+  );
+}

@@ -1,0 +1,153 @@
+import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState, type ChangeEvent, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import type { Bundle } from '../../../core/bundle/bundle.ts';
+import { planMerge, stepKey, type Step } from '../../../core/bundle/merge.ts';
+import { sayBundleRefusal, sayStorageTrouble } from '../../../messages/shelf.ts';
+import type { BundleAnswer } from '../../../workers/messages.ts';
+import { askWorker } from '../../askWorker.ts';
+import { readOwn } from '../../state/ownCards.ts';
+import { readOwnSites } from '../../state/ownSites.ts';
+import { readStyles } from '../../state/houseStyles.ts';
+import type { Store } from '../../state/store.ts';
+import { changedSinceBundle, gather, lastBundle, noteBundle, presentThings, takeIn } from '../../storage/bundles.ts';
+import { saveFile } from '../../ui/files.ts';
+import { Pane } from '../../ui/Pane.tsx';
+
+const worker = (): Worker => new Worker(new URL('../../../workers/bundle.ts', import.meta.url), { type: 'module' });
+const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });
+
+/** Everything, or what is chosen, in one file; and such a file taken in again, after it was seen what that would do. */
+export function Bundles({ chosen, close }: { chosen: readonly string[]; close: () => void }): ReactElement {
+  const [said, setSaid] = useState('');
+  const [incoming, setIncoming] = useState<{ bundle: Bundle; steps: Step[] } | null>(null);
+  const since = useLiveQuery(() => Promise.all([lastBundle(), changedSinceBundle()]));
+  const store = useStore() as Store;
+  const save = async (ids: readonly string[] | null): Promise<void> => {
+    setSaid('Packing …');
+    const now = new Date();
+    const answer = await askWorker<BundleAnswer>(worker, { pack: await gather(ids, now) });
+    if (!('packed' in answer)) return;
+    saveFile(`refenestra-${now.toISOString().slice(0, 10)}.zip`, answer.packed, 'application/zip');
+    if (ids === null) await noteBundle(now.getTime());
+    setSaid('The bundle is saved.');
+  };
+  const look = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+    const field = event.target;
+    const file = field.files?.[0];
+    if (!file) return;
+    setIncoming(null);
+    setSaid('Looking into the bundle …');
+    const answer = await askWorker<BundleAnswer>(worker, { unpack: new Uint8Array(await file.arrayBuffer()) });
+    field.value = '';
+    if ('refusal' in answer) setSaid(`${sayBundleRefusal(answer.refusal)} Nothing was taken.`);
+    if ('bundle' in answer) {
+      setIncoming({ bundle: answer.bundle, steps: planMerge(answer.bundle, await presentThings()) });
+      setSaid('');
+    }
+  };
+  const take = async (steps: ReadonlySet<string>): Promise<void> => {
+    if (!incoming) return;
+    setSaid('Taking it in …');
+    await takeIn(incoming.bundle, steps);
+    await Promise.all([readOwnSites(store), readOwn(store), readStyles(store)]);
+    setIncoming(null);
+    setSaid(`${steps.size} ${steps.size === 1 ? 'thing is' : 'things are'} taken in.`);
+  };
+  const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(error)));
+  return (
+    <Pane title="Bundles" close={close} wide>
+      <p className="quiet">
+        A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles and host
+        cards.{' '}
+        {since &&
+          (since[0] === 0 ? 'None was saved yet.' : `The last was saved on ${day.format(since[0])}; ${since[1]} changed since.`)}
+      </p>
+      <div className="pane-ways">
+        <Button variant="contained" onClick={() => told(save(null))}>
+          Save everything
+        </Button>
+        {chosen.length > 0 && (
+          <Button variant="outlined" onClick={() => told(save(chosen))}>
+            Save the {chosen.length} chosen
+          </Button>
+        )}
+        <Button component="label" role={undefined} variant="outlined">
+          Bring a bundle in
+          <input type="file" accept=".zip,application/zip" className="hidden-words" onChange={(event) => told(look(event))} />
+        </Button>
+      </div>
+      <p role="status">{said}</p>
+      {incoming && <Incoming steps={incoming.steps} take={(steps) => told(take(steps))} />}
+      <Room />
+    </Pane>
+  );
+}
+
+const WHAT = { add: 'new here', change: 'differs', keep: 'the same' } as const;
+const PARTS = { embeds: 'embed', sites: 'site', styles: 'house style', cards: 'host card' } as const;
+/** More rows than a person would read one by one. */
+const SHOWN = 200;
+
+/** What the bundle would do, thing by thing, before it does it. */
+function Incoming({ steps, take }: { steps: readonly Step[]; take: (chosen: ReadonlySet<string>) => void }): ReactElement {
+  const open = steps.filter(({ what }) => what !== 'keep');
+  const usual = open.filter(({ what, newer }) => what === 'add' || newer === true);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(usual.map(stepKey)));
+  const count = (what: Step['what']): number => steps.filter((step) => step.what === what).length;
+  return (
+    <section aria-label="What the bundle would do">
+      <p>
+        <strong>{count('add')}</strong> new here, <strong>{count('change')}</strong> differ, <strong>{count('keep')}</strong> are
+        the same and stay. What is replaced stays as a version.
+      </p>
+      <ul className="incoming">
+        {open.slice(0, SHOWN).map((step) => (
+          <li key={stepKey(step)}>
+            <label className="tick">
+              <input
+                type="checkbox"
+                checked={chosen.has(stepKey(step))}
+                onChange={({ target }) =>
+                  setChosen(
+                    new Set(target.checked ? [...chosen, stepKey(step)] : [...chosen].filter((one) => one !== stepKey(step))),
+                  )
+                }
+              />
+              {step.name}
+            </label>
+            <small>
+              {PARTS[step.part]}, {WHAT[step.what]}
+              {step.newer !== undefined && (step.newer ? '; the one in the bundle is newer' : '; the one here is newer')}
+            </small>
+          </li>
+        ))}
+      </ul>
+      {open.length > SHOWN && <p className="quiet">And {open.length - SHOWN} more.</p>}
+      <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(chosen)}>
+        {open.length === 0 ? 'Nothing to take' : `Take ${chosen.size} in`}
+      </Button>
+    </section>
+  );
+}
+
+/** How much is used of the room that the browser gives, and whether it promises to keep it. */
+function Room(): ReactElement | null {
+  const [room, setRoom] = useState<{ usage: number; quota: number; kept: boolean } | null>(null);
+  useEffect(() => {
+    void Promise.all([navigator.storage.estimate(), navigator.storage.persisted()])
+      .then(([{ usage = 0, quota = 0 }, kept]) => setRoom({ usage, quota, kept }))
+      .catch(() => undefined);
+  }, []);
+  if (!room) return null;
+  const mega = (bytes: number): string => (bytes / 1e6).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
+  return (
+    <p className="quiet">
+      {mega(room.usage)} MB of {mega(room.quota)} MB are used.{' '}
+      {room.kept
+        ? 'The browser has promised to keep it.'
+        : 'The browser may clear it when the disk gets full, so save a bundle now and then.'}
+    </p>
+  );
+}

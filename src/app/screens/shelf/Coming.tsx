@@ -1,0 +1,51 @@
+import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { calendarOf, coming } from '../../../core/calendar/calendar.ts';
+import { sayComing } from '../../../messages/shelf.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { listEmbeds } from '../../storage/embeds.ts';
+import { saveFile } from '../../ui/files.ts';
+import { Pane } from '../../ui/Pane.tsx';
+
+const day = new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
+
+/** What is not out yet, day by day, and as a calendar to take along. */
+export function Coming({ close }: { close: () => void }): ReactElement {
+  const today = useAppSelector((state) => state.view.today);
+  const embeds = useLiveQuery(listEmbeds) ?? [];
+  const days = coming(embeds, today);
+  return (
+    <Pane
+      title="What comes next"
+      close={close}
+      wide
+      actions={
+        <Button
+          variant="contained"
+          disabled={days.length === 0}
+          onClick={() => saveFile('what-comes-next.ics', calendarOf(days, sayComing, new Date()), 'text/calendar')}
+        >
+          Save as a calendar file
+        </Button>
+      }
+    >
+      {days.length === 0 ? (
+        <p className="quiet">
+          Nothing waits for its day. On the Bench, “Dates” beside the code says when an item, or the page with it, comes out.
+        </p>
+      ) : (
+        <ul className="coming">
+          {days.map((one) => (
+            <li key={`${one.what} ${one.embed.id}`} data-what={one.what}>
+              <time dateTime={one.day}>{day.format(new Date(`${one.day}T12:00`))}</time>
+              <span>{sayComing(one)}</span>
+              <Link to={`/bench/${one.embed.id}`}>Open</Link>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Pane>
+  );
+}

@@ -1,0 +1,193 @@
+import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Suspense, useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
+import { useStore } from 'react-redux';
+import { Link } from 'react-router';
+import type { Narrowing } from '../../../core/shelf/search.ts';
+import { stateOf, type SavedEmbed } from '../../../core/shelf/saved.ts';
+import { sayFindingCode, STATE_NAMES } from '../../../messages/shelf.ts';
+import { reaimIn } from '../../state/remake.ts';
+import { selectSites } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type Kept } from '../../storage/embeds.ts';
+import { lazily } from '../../ui/lazily.ts';
+import { Versions } from './Versions.tsx';
+
+const PostKit = lazily(
+  () => import('./PostKit.tsx').then((module) => module.PostKit),
+  () => null,
+);
+
+interface Props {
+  embed: SavedEmbed;
+  close: () => void;
+  remove: () => void;
+  open: (id: string) => void;
+  narrow: (part: Partial<Narrowing>) => void;
+}
+
+/** All that is kept of one embed, and what can be done with it. */
+export function EmbedDetail({ embed, close, remove, open, narrow }: Props): ReactElement {
+  const [kit, setKit] = useState(false);
+  const store = useStore() as Store;
+  const sites = useAppSelector(selectSites);
+  const change = (part: Kept): void => void changeEmbeds([embed.id], () => part, Date.now());
+  const reaim = (id: string): void => {
+    const to = sites.find((site) => site.id === id);
+    if (to) void replaceWorks([reaimIn(store.getState(), embed, to)], Date.now());
+  };
+  const duplicate = async (): Promise<void> => {
+    const copy = await duplicateEmbed(embed.id, Date.now());
+    if (copy) open(copy);
+  };
+  return (
+    <aside className="detail" aria-label={`About ${embed.title}`}>
+      <header>
+        <h2>{embed.title}</h2>
+        <Button onClick={close} aria-label="Close what is known of it">
+          Close
+        </Button>
+      </header>
+      <p className="detail-ways">
+        <Link to={`/bench/${embed.id}`}>Open on the Bench</Link>
+        <Button onClick={() => setKit(true)}>Post kit</Button>
+        <Button onClick={() => void duplicate()}>Duplicate</Button>
+        {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>All of this item</Button>}
+        <Button aria-label={`Remove ${embed.title}`} onClick={remove}>
+          Remove
+        </Button>
+      </p>
+      <Part title="State">
+        <p className="shelf-state" data-state={stateOf(embed)}>
+          {STATE_NAMES[stateOf(embed)]}
+          {embed.look.length > 0 && <small>{embed.look.map(sayFindingCode).join('; ')}</small>}
+        </p>
+        {embed.stage === 'draft' && <Button onClick={() => change({ stage: 'ready' })}>It is ready</Button>}
+      </Part>
+      <Part title="For the site">
+        <select aria-label="For the site" value={embed.work.site} onChange={(event) => reaim(event.target.value)}>
+          {sites.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <small className="quiet">What belongs to the site changes with it; what belongs to the item stays.</small>
+      </Part>
+      <Part title="Tags">
+        <OneLine
+          label="Tags, with spaces between"
+          value={embed.tags.join(' ')}
+          keep={(text) => change({ tags: [...new Set(text.split(/[\s,#]+/).filter(Boolean))].slice(0, 40) })}
+        />
+      </Part>
+      <Part title="Placed on">
+        <Placements embed={embed} change={change} />
+      </Part>
+      <Part title="Taken">
+        <Versions embed={embed} />
+      </Part>
+      <Part title="Proved">
+        <Proved id={embed.id} />
+      </Part>
+      <Suspense fallback={null}>{kit && <PostKit embed={embed} close={() => setKit(false)} />}</Suspense>
+    </aside>
+  );
+}
+
+const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
+  <section>
+    <h3>{title}</h3>
+    {children}
+  </section>
+);
+
+/** A field that is kept when it is left, or with Enter. */
+function OneLine({ label, value, keep }: { label: string; value: string; keep: (text: string) => void }): ReactElement {
+  const [text, setText] = useState(value);
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    keep(text);
+  };
+  return (
+    <form onSubmit={submit}>
+      <input
+        aria-label={label}
+        placeholder={label}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => text !== value && keep(text)}
+      />
+    </form>
+  );
+}
+
+/** The pages in which it stands, as many as there are. */
+function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Kept) => void }): ReactElement {
+  const [address, setAddress] = useState('');
+  const [wrong, setWrong] = useState(false);
+  const add = (event: FormEvent): void => {
+    event.preventDefault();
+    const url = URL.parse(address.trim());
+    const good = url !== null && /^https?:$/.test(url.protocol);
+    setWrong(!good);
+    if (!good) return;
+    const others = embed.placed.filter((one) => one.address !== url.href);
+    change({ placed: [...others, { address: url.href, since: Date.now() }], stage: 'placed' });
+    setAddress('');
+  };
+  const without = (gone: string): void => {
+    const placed = embed.placed.filter((one) => one.address !== gone);
+    change({ placed, stage: placed.length > 0 ? 'placed' : 'ready' });
+  };
+  return (
+    <>
+      <ul className="detail-list">
+        {embed.placed.map((one) => (
+          <li key={one.address}>
+            <span>{one.address.replace(/^https?:\/\//, '')}</span>
+            <small>since {day.format(one.since)}</small>
+            <button type="button" className="inline-remedy" onClick={() => without(one.address)}>
+              Not any more
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={add} className="detail-add">
+        <input
+          aria-label="Address of a page"
+          placeholder="https://…"
+          value={address}
+          aria-invalid={wrong}
+          onChange={(event) => setAddress(event.target.value)}
+        />
+        <Button type="submit" variant="outlined">
+          It stands here
+        </Button>
+      </form>
+      {wrong && <small className="wrong">Give the whole address of the page, with http:// or https://.</small>}
+    </>
+  );
+}
+
+/** Its play-through, and what the site made of it. */
+function Proved({ id }: { id: string }): ReactElement {
+  const [proof, back] = useLiveQuery(() => Promise.all([findProof(id), findPastedBack(id)]), [id]) ?? [];
+  const wrong = proof?.rows.filter(({ verdict }) => verdict === 'differs').length ?? 0;
+  return (
+    <ul className="detail-list">
+      <li>
+        {proof
+          ? `Played through on ${day.format(proof.date)}: ${wrong === 0 ? 'as asked' : `${wrong} of ${proof.rows.length} differ`}`
+          : 'Not played through yet'}
+      </li>
+      <li>
+        {back
+          ? `Pasted back on ${day.format(back.date)}: ${back.losses === 0 ? 'nothing lost' : `${back.losses} not as given`}`
+          : 'Not pasted back yet'}
+      </li>
+    </ul>
+  );
+}
+
+const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });

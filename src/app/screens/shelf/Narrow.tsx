@@ -1,0 +1,105 @@
+import { useMemo, type ReactElement } from 'react';
+import { STATES } from '../../../core/shelf/saved.ts';
+import { NO_NARROWING, type Entry, type Narrowing } from '../../../core/shelf/search.ts';
+import { KIND_WORDS } from '../../../messages/en.ts';
+import { STATE_NAMES } from '../../../messages/shelf.ts';
+import { selectCards, selectSites } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+interface Props {
+  entries: readonly Entry[];
+  /** How many are left. */
+  found: number;
+  narrowing: Narrowing;
+  set: (narrowing: Narrowing) => void;
+  bySite: boolean;
+  setBySite: (on: boolean) => void;
+}
+
+/** Search as one types, and what the list is narrowed by. Only what there is can be chosen. */
+export function Narrow({ entries, found, narrowing, set, bySite, setBySite }: Props): ReactElement {
+  const cards = useAppSelector(selectCards);
+  const sites = useAppSelector(selectSites);
+  const there = useMemo(
+    () => ({
+      kinds: new Set(entries.map(({ embed }) => embed.kind)),
+      hosts: new Set(entries.map(({ embed }) => embed.host)),
+      sites: new Set(entries.map(({ embed }) => embed.work.site)),
+    }),
+    [entries],
+  );
+  const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
+  const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
+  return (
+    <form className="narrow" role="search" onSubmit={(event) => event.preventDefault()}>
+      <input
+        type="search"
+        aria-label="Search the Shelf"
+        placeholder="Title, host, site, tag, link or words"
+        value={narrowing.text}
+        onChange={(event) => put({ text: event.target.value })}
+      />
+      <Choice
+        label="Kind"
+        value={narrowing.kind}
+        set={(kind) => put({ kind })}
+        options={Object.entries(KIND_WORDS)
+          .filter(([id]) => there.kinds.has(id))
+          .map(([id, words]) => [id, words.replace(/^an? /, '')])}
+      />
+      <Choice
+        label="Host"
+        value={narrowing.host}
+        set={(host) => put({ host })}
+        options={cards.filter(({ id }) => there.hosts.has(id)).map(({ id, name }) => [id, name])}
+      />
+      <Choice
+        label="Site"
+        value={narrowing.site}
+        set={(site) => put({ site })}
+        options={sites.filter(({ id }) => there.sites.has(id)).map(({ id, name }) => [id, name])}
+      />
+      <Choice
+        label="State"
+        value={narrowing.state}
+        set={(state) => put({ state: state as Narrowing['state'] })}
+        options={STATES.map((id) => [id, STATE_NAMES[id]])}
+      />
+      <label>
+        from <input type="date" value={narrowing.from} onChange={(event) => put({ from: event.target.value })} />
+      </label>
+      <label>
+        to <input type="date" value={narrowing.to} onChange={(event) => put({ to: event.target.value })} />
+      </label>
+      <label className="tick">
+        <input type="checkbox" checked={bySite} onChange={(event) => setBySite(event.target.checked)} /> by site
+      </label>
+      <output aria-live="polite">
+        {narrowed ? `${found} of ${entries.length}` : `${entries.length} ${entries.length === 1 ? 'embed' : 'embeds'}`}
+      </output>
+      {narrowed && (
+        <button type="button" className="inline-remedy" onClick={() => set(NO_NARROWING)}>
+          Show all
+        </button>
+      )}
+    </form>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  value: string;
+  set: (value: string) => void;
+  options: readonly (readonly [string, string])[];
+}
+
+const Choice = ({ label, value, set, options }: ChoiceProps): ReactElement => (
+  <select aria-label={label} data-set={value !== ''} value={value} onChange={(event) => set(event.target.value)}>
+    <option value="">{label}: all</option>
+    {options.map(([id, words]) => (
+      <option key={id} value={id}>
+        {words}
+      </option>
+    ))}
+  </select>
+);

@@ -1,0 +1,112 @@
+import { Button } from '@mui/material';
+import { Suspense, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { blockOf } from '../../../core/kit/block.ts';
+import type { Entry } from '../../../core/shelf/search.ts';
+import { reaimIn } from '../../state/remake.ts';
+import { selectSites } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { replaceWorks } from '../../storage/embeds.ts';
+import { lazily } from '../../ui/lazily.ts';
+import { Pane } from '../../ui/Pane.tsx';
+
+const Coming = lazily(
+  () => import('./Coming.tsx').then((module) => module.Coming),
+  () => null,
+);
+const Bundles = lazily(
+  () => import('./Bundles.tsx').then((module) => module.Bundles),
+  () => null,
+);
+
+interface Props {
+  picked: readonly Entry[];
+  found: readonly Entry[];
+  choose: (ids: readonly string[]) => void;
+  remove: (ids: readonly string[]) => void;
+  /** How many there are in all. */
+  all: number;
+}
+
+/** What can be done with the chosen embeds, and with all of them. */
+export function ShelfActions({ picked, found, choose, remove, all }: Props): ReactElement {
+  const [open, setOpen] = useState<'block' | 'coming' | 'bundle' | null>(null);
+  const store = useStore() as Store;
+  const sites = useAppSelector(selectSites);
+  const ids = picked.map(({ embed }) => embed.id);
+  const close = (): void => setOpen(null);
+  const reaim = (id: string): void => {
+    const to = sites.find((site) => site.id === id);
+    if (!to) return;
+    void replaceWorks(
+      picked.map(({ embed }) => reaimIn(store.getState(), embed, to)),
+      Date.now(),
+    );
+  };
+  return (
+    <div className="shelf-actions">
+      {picked.length > 0 ? (
+        <>
+          <strong>{picked.length} chosen</strong>
+          <Button onClick={() => choose(found.map(({ embed }) => embed.id))}>Choose all {found.length}</Button>
+          <Button onClick={() => choose([])}>Choose none</Button>
+          <select aria-label="Aim them at another site" value="" onChange={(event) => reaim(event.target.value)}>
+            <option value="">Aim at another site …</option>
+            {sites.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+          <Button onClick={() => setOpen('block')}>As one block</Button>
+          <Button onClick={() => setOpen('bundle')}>Bundle</Button>
+          <Button onClick={() => remove(ids)}>Remove</Button>
+        </>
+      ) : (
+        <>
+          {all > 0 && <Button onClick={() => setOpen('coming')}>What comes next</Button>}
+          <Button onClick={() => setOpen('bundle')}>Bundles</Button>
+        </>
+      )}
+      {open === 'block' && <Block picked={picked} close={close} />}
+      <Suspense fallback={null}>
+        {open === 'coming' && <Coming close={close} />}
+        {open === 'bundle' && <Bundles chosen={ids} close={close} />}
+      </Suspense>
+    </div>
+  );
+}
+
+/** The chosen embeds as one code, with the space of the first one's site between them. */
+function Block({ picked, close }: { picked: readonly Entry[]; close: () => void }): ReactElement {
+  const sites = useAppSelector(selectSites);
+  const [said, setSaid] = useState('');
+  const site = sites.find(({ id }) => id === picked[0]?.embed.work.site) ?? sites[0];
+  const space = Math.max(site?.space.above ?? 0, site?.space.below ?? 0);
+  const code = blockOf(
+    picked.map(({ embed }) => embed.code),
+    space,
+  );
+  const copy = (): void =>
+    void navigator.clipboard.writeText(code).then(
+      () => setSaid('The block is copied.'),
+      () => setSaid('The browser refused to copy. Select the code and copy it by hand.'),
+    );
+  return (
+    <Pane
+      title={`${picked.length} embeds as one block`}
+      close={close}
+      wide
+      actions={
+        <Button variant="contained" onClick={copy}>
+          Copy the block
+        </Button>
+      }
+    >
+      <pre className="code-difference" tabIndex={0} aria-label="The block">
+        {code}
+      </pre>
+      <p role="status">{said}</p>
+    </Pane>
+  );
+}

@@ -1,0 +1,53 @@
+import { diffWordsWithSpace } from 'diff';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import type { SavedEmbed, Version } from '../../../core/shelf/saved.ts';
+import { remakeIn } from '../../state/remake.ts';
+import type { Store } from '../../state/store.ts';
+import { listVersions, replaceWorks } from '../../storage/embeds.ts';
+import { Pane } from '../../ui/Pane.tsx';
+
+const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** The codes that were taken of an embed: compared with what it is now, and gone back to. */
+export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
+  const versions = useLiveQuery(() => listVersions(embed.id), [embed.id]) ?? [];
+  const [beside, setBeside] = useState<Version | null>(null);
+  const store = useStore() as Store;
+  const back = (version: Version): void =>
+    void replaceWorks([remakeIn(store.getState(), embed, { ...version.work, id: embed.id })], Date.now());
+  if (versions.length === 0) return <p className="quiet">The code was not taken yet.</p>;
+  return (
+    <>
+      <ul className="detail-list">
+        {versions.map((version) => (
+          <li key={version.id}>
+            <span>{when.format(version.taken)}</span>
+            {version.code === embed.code ? (
+              <small>as it is now</small>
+            ) : (
+              <>
+                <button type="button" className="inline-remedy" onClick={() => setBeside(version)}>
+                  Compare
+                </button>
+                <button type="button" className="inline-remedy" onClick={() => back(version)}>
+                  Go back to it
+                </button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      {beside && (
+        <Pane title={`Taken on ${when.format(beside.taken)}, and now`} close={() => setBeside(null)} wide>
+          <pre className="code-difference" tabIndex={0}>
+            {diffWordsWithSpace(beside.code, embed.code).map(({ value, added, removed }, i) =>
+              added ? <ins key={i}>{value}</ins> : removed ? <del key={i}>{value}</del> : <span key={i}>{value}</span>,
+            )}
+          </pre>
+        </Pane>
+      )}
+    </>
+  );
+}

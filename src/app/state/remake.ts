@@ -1,0 +1,23 @@
+import { aimedAt } from '../../core/shelf/aim.ts';
+import { remade, type Made } from '../../core/shelf/record.ts';
+import type { SavedEmbed } from '../../core/shelf/saved.ts';
+import { datesAhead, type Work } from '../../core/shelf/work.ts';
+import type { Site } from '../../core/model/site.ts';
+import type { Kind } from '../../core/model/kind.ts';
+import { styleFor } from '../../core/styles/style.ts';
+import { selectBook, selectSites } from './selectors.ts';
+import type { State } from './store.ts';
+
+/** A saved embed with another work, made anew from what is kept of its item. */
+export function remakeIn(state: State, { facts }: SavedEmbed, work: Work): Made {
+  const sites = selectSites(state);
+  const site = sites.find(({ id }) => id === work.site) ?? sites[0] ?? null;
+  return remade(work, { book: selectBook(state), site, facts: { ...facts, ...datesAhead(work, state.view.today) } });
+}
+
+/** A saved embed for another site, with that site's house style. */
+export function reaimIn(state: State, embed: SavedEmbed, to: Site): Made {
+  const from = selectSites(state).find(({ id }) => id === embed.work.site) ?? null;
+  const work = aimedAt(embed.work, from, to);
+  return remakeIn(state, embed, { ...work, style: styleFor(state.world.styles[to.id], embed.kind as Kind) });
+}

@@ -1,0 +1,41 @@
+import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
+import { siteSchema, type Site } from '../../core/model/site.ts';
+import { styleSchema, type HouseStyle } from '../../core/styles/style.ts';
+import { database } from './database.ts';
+
+/** Cards, sites and styles of the user's own; one that no longer passes its schema is left where it is, and not used. */
+export async function listCards(): Promise<HostCard[]> {
+  const rows = await database.cards.toArray();
+  return rows.flatMap((row) => cardSchema.safeParse(row).data ?? []);
+}
+
+/** Puts all of them in, or none. */
+export async function saveCards(cards: readonly HostCard[]): Promise<void> {
+  await database.transaction('rw', database.cards, () => database.cards.bulkPut([...cards]));
+}
+
+export async function removeCard(id: string): Promise<void> {
+  await database.cards.delete(id);
+}
+
+export async function listSites(): Promise<Site[]> {
+  const rows = await database.sites.toArray();
+  return rows.flatMap((row) => siteSchema.safeParse(row).data ?? []);
+}
+
+export async function saveSite(site: Site): Promise<void> {
+  await database.sites.put(site);
+}
+
+export async function removeSite(id: string): Promise<void> {
+  await database.sites.delete(id);
+}
+
+export async function listStyles(): Promise<HouseStyle[]> {
+  const rows = await database.styles.toArray();
+  return rows.flatMap((row) => styleSchema.safeParse(row).data ?? []);
+}
+
+export async function saveStyle(style: HouseStyle): Promise<void> {
+  await database.styles.put(style);
+}

@@ -1,0 +1,67 @@
+/** What belongs into a post beside the embed. Dates as `2026-11-23`. */
+export interface Kit {
+  heading: string;
+  description: string;
+  /** The last part of the page's address. */
+  address: string;
+  /** Name of the cover file; empty where there is none. */
+  cover: string;
+  date: string;
+  author: string;
+  code: string;
+}
+
+/** Words with which an episode is counted; they age badly in an address. */
+const COUNTING = new Set(['episode', 'ep', 'part', 'no', 'number', 'vol', 'volume', 'season', 'series', 'nr']);
+const LONGEST = 60;
+
+/** An address of words only: `Episode 12: The long ebb (part 2)` becomes `the-long-ebb`. */
+export function tidyAddress(title: string): string {
+  const words = title
+    .normalize('NFKD')
+    .replace(/\p{Diacritic}/gu, '')
+    .replace(/['’]/g, '')
+    .toLowerCase()
+    .split(/[^\p{Letter}\p{Number}]+/u)
+    .filter(Boolean);
+  const telling = words.filter((word, i) => !/\d/.test(word) && !(COUNTING.has(word) && isCounted(words[i + 1])));
+  return shortened(telling).join('-') || 'untitled';
+}
+
+const isCounted = (next: string | undefined): boolean =>
+  next !== undefined && /^(\d+|[ivx]+|one|two|three|four|five|six)$/.test(next);
+
+/** As many whole words as fit. */
+function shortened(words: readonly string[]): string[] {
+  const taken: string[] = [];
+  let length = 0;
+  for (const word of words) {
+    length += word.length + 1;
+    if (length > LONGEST && taken.length > 0) break;
+    taken.push(word);
+  }
+  return taken;
+}
+
+/** Markdown with YAML front matter; a JSON string is a YAML string too (YAML 1.2, section 1.3). */
+export function kitAsMarkdown({ heading, description, address, cover, date, author, code }: Kit): string {
+  const front = { title: heading, slug: address, date, author, description, cover };
+  const lines = Object.entries(front)
+    .filter(([, value]) => value !== '')
+    .map(([name, value]) => `${name}: ${JSON.stringify(value)}`);
+  return `---\n${lines.join('\n')}\n---\n\n${description === '' ? '' : `${description}\n\n`}${code}\n`;
+}
+
+const ENTITIES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ENTITIES[sign]!);
+
+/** An article in HTML, to be pasted as source. */
+export function kitAsHtml({ heading, description, date, author, code }: Kit): string {
+  const paragraphs = description
+    .split(/\n\s*\n/)
+    .map((text) => text.trim())
+    .filter(Boolean)
+    .map((text) => `  <p>${escaped(text)}</p>\n`);
+  const by = author === '' ? '' : `${escaped(author)}, `;
+  return `<article>\n  <h1>${escaped(heading)}</h1>\n  <p>${by}<time datetime="${escaped(date)}">${escaped(date)}</time></p>\n${paragraphs.join('')}${code}\n</article>\n`;
+}

@@ -1,0 +1,79 @@
+import { z } from 'zod';
+import { workSchema } from './work.ts';
+
+/** Milliseconds since the epoch. */
+const time = z.number();
+const id = z.string().min(1).max(60);
+
+export const factsSchema = z.object({
+  title: z.string().max(2000).optional(),
+  author: z.string().max(2000).optional(),
+  description: z.string().max(20_000).optional(),
+  duration: z.number().optional(),
+  pages: z.number().optional(),
+  ratio: z.string().optional(),
+  cover: z.string().max(4000).optional(),
+});
+
+/** How far an embed has come. That it needs a look is not kept here: it follows from what was found. */
+export const STAGES = ['draft', 'ready', 'placed'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** A page in which an embed was placed. */
+const placementSchema = z.object({ address: z.url({ protocol: /^https?$/ }).max(4000), since: time });
+export type Placement = z.infer<typeof placementSchema>;
+
+/** An embed as it is kept. */
+export const savedSchema = z.object({
+  id,
+  work: workSchema,
+  title: z.string(),
+  /** Id of the host card; empty where none knows it. */
+  host: z.string(),
+  kind: z.string(),
+  made: time,
+  changed: time,
+  /** The canonical link: the same for all embeds of one item. */
+  item: z.string().default(''),
+  /** The code as it is now. */
+  code: z.string().default(''),
+  facts: factsSchema.prefault({}),
+  stage: z.enum(STAGES).default('draft'),
+  /** Codes of what would go wrong: not empty, and it needs a look. */
+  look: z.array(z.string().max(60)).max(100).default([]),
+  tags: z.array(z.string().min(1).max(40)).max(40).default([]),
+  placed: z.array(placementSchema).max(1000).default([]),
+  /** Counts the writes, so that two windows notice each other. */
+  revision: z.number().int().min(0).default(0),
+});
+export type SavedEmbed = z.infer<typeof savedSchema>;
+
+/** A code that was taken away, with the work of which it was made. */
+export const versionSchema = z.object({ id, embed: id, taken: time, code: z.string(), work: workSchema });
+export type Version = z.infer<typeof versionSchema>;
+
+/** The small picture of an embed, for the Shelf. */
+export const pictureSchema = z.object({
+  id,
+  /** The picture itself (RFC 2397). */
+  address: z.string().regex(/^data:image\/(?:webp|jpeg|png);base64,[A-Za-z0-9+/]+=*$/),
+});
+export type Picture = z.infer<typeof pictureSchema>;
+
+/** What the site made of an embed, when it was pasted back last. */
+export const pastedBackSchema = z.object({
+  id,
+  date: time,
+  /** The code that was given. */
+  given: z.string(),
+  /** What stood in the page. */
+  back: z.string().max(200_000),
+  /** How many things were not as they were given. */
+  losses: z.number().int().min(0),
+});
+export type PastedBack = z.infer<typeof pastedBackSchema>;
+
+/** The four states that a publisher sees. */
+export const STATES = ['draft', 'ready', 'placed', 'look'] as const;
+export type State = (typeof STATES)[number];
+export const stateOf = ({ stage, look }: Pick<SavedEmbed, 'stage' | 'look'>): State => (look.length > 0 ? 'look' : stage);

@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { KINDS, type Kind } from '../model/kind.ts';
+import { parseValue, writeValue, type SettingValue } from '../model/values.ts';
+import { isSettingId, makesSense, settingOf, type SettingId, type Settings } from '../settings/list.ts';
+
+/** A setting that a site uses for a kind of item unless somebody says otherwise, and why. */
+const ruleSchema = z.strictObject({
+  kind: z.enum(KINDS),
+  setting: z.string().refine(isSettingId, 'there is no setting of this id') as z.ZodType<SettingId, string>,
+  value: z.union([z.string().max(2000), z.number()]),
+  reason: z.string().max(200).default(''),
+});
+
+/** The house style of a site: the settings it uses by default, by kind of item, with their reasons. */
+export const styleSchema = z
+  .strictObject({ version: z.literal(1), site: z.string().min(2).max(40), rules: z.array(ruleSchema).max(600) })
+  .check(({ value: { rules }, issues }) =>
+    rules.forEach(({ setting, value }, i) => {
+      const type = settingOf(setting).value;
+      if (parseValue(type, writeValue(type, value)) === undefined)
+        issues.push({
+          code: 'custom',
+          input: value,
+          path: ['rules', i, 'value'],
+          message: `${setting} does not take this value`,
+        });
+    }),
+  );
+
+export type HouseStyle = z.infer<typeof styleSchema>;
+export type StyleRule = HouseStyle['rules'][number];
+
+export const emptyStyle = (site: string): HouseStyle => ({ version: 1, site, rules: [] });
+
+/** The settings of a style for a kind of item. */
+export const styleFor = (style: HouseStyle | undefined, kind: Kind): Settings =>
+  Object.fromEntries((style?.rules ?? []).filter((rule) => rule.kind === kind).map(({ setting, value }) => [setting, value]));
+
+/** The rule for a setting, where the style has one. */
+export const ruleFor = (style: HouseStyle | undefined, kind: Kind, setting: SettingId): StyleRule | undefined =>
+  style?.rules.find((rule) => rule.kind === kind && rule.setting === setting);
+
+/** The style with a rule laid in; the reason stays when none is given. */
+export function withRule(style: HouseStyle, { kind, setting, value, reason }: Omit<StyleRule, 'reason'> & { reason?: string }) {
+  const before = ruleFor(style, kind, setting);
+  const rule: StyleRule = { kind, setting, value, reason: reason ?? before?.reason ?? '' };
+  return { ...style, rules: before ? style.rules.map((one) => (one === before ? rule : one)) : [...style.rules, rule] };
+}
+
+export const withoutRule = (style: HouseStyle, kind: Kind, setting: SettingId): HouseStyle => ({
+  ...style,
+  rules: style.rules.filter((rule) => rule.kind !== kind || rule.setting !== setting),
+});
+
+/** A setting in which an embed and a style do not agree; undefined where one of them has none. */
+export interface StyleDifference {
+  setting: SettingId;
+  style: SettingValue | undefined;
+  embed: SettingValue | undefined;
+}
+
+/**
+ * What differs between the settings of an embed and a style: every rule that the embed does not follow, and nothing
+ * besides, since a style says nothing of the settings that it leaves out.
+ */
+export const differencesFrom = (style: Settings, settings: Settings): StyleDifference[] =>
+  (Object.keys(style) as SettingId[])
+    .filter((setting) => style[setting] !== settings[setting])
+    .map((setting) => ({ setting, style: style[setting], embed: settings[setting] }));
+
+/** The style of one site for another: the same rules, without those that name what only the first one has. */
+export const carriedTo = (style: HouseStyle, site: string): HouseStyle => ({
+  ...style,
+  site,
+  rules: style.rules.filter(({ setting }) => setting !== 'accent' && setting !== 'domain'),
+});
+
+/** The settings of which a style may speak for a kind. The item's own words and picture are no matter of style. */
+export const canBeStyle = (setting: SettingId, kind: Kind): boolean => makesSense(setting, kind) && !OF_THE_ITEM.has(setting);
+
+const OF_THE_ITEM: ReadonlySet<SettingId> = new Set([
+  'title',
+  'start',
+  'end',
+  'page',
+  'cover',
+  'heading',
+  'text',
+  'caption',
+  'transcript',
+  'marker',
+  'elementId',
+]);
