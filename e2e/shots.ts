@@ -41,7 +41,7 @@ async function makeSeveral(page: Page, host: (name: string) => string): Promise<
   await choose(page, 'at the start', 'Alignment', 'Centre');
   await new Promise((done) => setTimeout(done, 500));
   await press(page, 'link', 'Shelf');
-  await waitForText(page, 'What was set');
+  await waitForText(page, '5 embeds');
 }
 
 async function makeTrouble(page: Page, host: (name: string) => string): Promise<void> {

@@ -1,3 +1,4 @@
+import { KIND_WORDS } from './kinds.ts';
 import type { CheckId } from '../core/check/checks/list.ts';
 import type { Difference } from '../core/live/compare.ts';
 import type { Refusal, Repair } from '../core/model/candidate.ts';
@@ -226,25 +227,6 @@ export const STATE_WORDS: Record<State, string> = {
   'not offered': 'not offered',
   conflict: 'conflict',
   'not applicable': 'not for this kind',
-};
-
-export const KIND_WORDS: Record<string, string> = {
-  video: 'a video',
-  audio: 'a sound recording',
-  live: 'a live picture',
-  document: 'a document',
-  podcast: 'a podcast',
-  chat: 'a chat',
-  schedule: 'a schedule',
-  slideshow: 'a slideshow',
-  booklet: 'a booklet',
-  form: 'a form',
-  map: 'a map',
-  loop: 'a short loop',
-  album: 'an album of photos',
-  recording: 'a recording with its transcript',
-  picture: 'a picture',
-  page: 'a page',
 };
 
 export const sayRefusal = (refusal: Refusal): string => REFUSALS[refusal.code](refusal as never);

@@ -2,14 +2,15 @@ import { createSelector, nanoid } from '@reduxjs/toolkit';
 import { recordOf, type Made } from '../../core/shelf/record.ts';
 import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';
-import { selectEmbed, selectHostFacts, selectItem, selectStyle, selectWork } from './selectors.ts';
+import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
 import type { Store } from './store.ts';
 import { noticed, storageFound } from './view.ts';
 
+const selectMaking = createSelector([selectItem, selectEmbed, selectHostFacts], (item, embed, facts) => ({ item, embed, facts }));
+
 /** What is kept of the work on the Bench; another object as soon as anything of it has changed. */
-const selectRecord = createSelector(
-  [selectWork, selectStyle, selectItem, selectEmbed, selectHostFacts],
-  (work, style, item, embed, facts): Made => recordOf({ ...work, style }, { item, embed, facts }),
+const selectRecord = createSelector([selectWork, selectStyle, selectSite, selectMaking], (work, style, site, making): Made =>
+  recordOf({ ...work, style, site: site?.id ?? work.site }, making),
 );
 
 /** What windows tell each other: which embed was written, and its revision. */

@@ -60,8 +60,9 @@ export const benchSlice = createSlice({
   reducers: {
     /** A saved work, or an example, comes onto the Bench with no past. */
     opened: {
-      reducer: (_, { payload: { work, revision } }: PayloadAction<{ work: Work; revision: number }>) => fresh(work, revision),
-      prepare: (work: Work, revision = 0) => ({ payload: { work, revision } }),
+      reducer: (_, { payload }: PayloadAction<{ work: Work; revision: number }>): BenchState =>
+        fresh(payload.work, payload.revision),
+      prepare: (work: Work, revision?: number) => ({ payload: { work, revision: revision ?? 0 } }),
     },
     /** A text was pasted or dropped: a new embed, with nothing changed yet. */
     broughtIn: {

@@ -108,20 +108,16 @@ const selectReached = (state: State) => {
   return address && site ? state.world.reached[reachKey(address, site.address)] : undefined;
 };
 
+/** When the item and its page come out, as far as it lies ahead. */
+const selectDates = createSelector(
+  [(state: State) => state.bench.present.out, (state: State) => state.bench.present.pageOut, (state: State) => state.view.today],
+  (out, pageOut, today) => datesAhead({ out, pageOut }, today),
+);
+
 /** What the host says of the item, when it comes out, and the shape of the cover that was chosen for it. */
 const selectWrittenFacts = createSelector(
-  [
-    selectHostFacts,
-    (state: State) => state.view.coverRatio,
-    (state: State) => state.view.today,
-    (state: State) => state.bench.present.out,
-    (state: State) => state.bench.present.pageOut,
-  ],
-  (facts, coverRatio, today, out, pageOut): Facts => ({
-    ...facts,
-    ...(coverRatio !== null && { coverRatio }),
-    ...datesAhead({ out, pageOut }, today),
-  }),
+  [selectHostFacts, (state: State) => state.view.coverRatio, selectDates],
+  (facts, coverRatio, dates): Facts => ({ ...facts, ...(coverRatio !== null && { coverRatio }), ...dates }),
 );
 
 const selectSurroundings = createSelector(

@@ -30,7 +30,7 @@ const PARTS = Object.keys(IDENTITY) as Part[];
 export const planMerge = (bundle: Bundle, present: Present): Step[] => PARTS.flatMap((part) => stepsOf(part, bundle, present));
 
 function stepsOf<P extends Part>(part: P, bundle: Bundle, present: Present): Step[] {
-  const identify = IDENTITY[part] as (one: Bundle[P][number]) => { id: string; name: string };
+  const identify = IDENTITY[part];
   const here = new Map((present[part] as Bundle[P][number][]).map((one) => [identify(one).id, one]));
   return (bundle[part] as Bundle[P][number][]).map((one): Step => {
     const { id, name } = identify(one);

@@ -6,7 +6,7 @@ import { isSettingId, makesSense, settingOf, type SettingId, type Settings } fro
 /** A setting that a site uses for a kind of item unless somebody says otherwise, and why. */
 const ruleSchema = z.strictObject({
   kind: z.enum(KINDS),
-  setting: z.string().refine(isSettingId, 'there is no setting of this id') as z.ZodType<SettingId, string>,
+  setting: z.string().refine(isSettingId, 'there is no setting of this id'),
   value: z.union([z.string().max(2000), z.number()]),
   reason: z.string().max(200).default(''),
 });

@@ -4,7 +4,7 @@ import { offerOf } from '../../../core/hosts/offers.ts';
 import type { State as PlanState } from '../../../core/model/plan.ts';
 import { settingOf, type SettingId } from '../../../core/settings/list.ts';
 import { saySetting, STATE_WORDS } from '../../../messages/en.ts';
-import { selectBook, selectEmbed } from '../../state/selectors.ts';
+import { selectBook, selectEmbed, selectStyle } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 
@@ -19,6 +19,7 @@ function look(state: State, id: SettingId) {
   if (!embed) return null;
   const { pointed, open } = state.view;
   const entry = embed.plan.entries.find((e) => e.setting === id);
+  const style = selectStyle(state)[id];
   const offer = offerOf(id, embed.item, selectBook(state));
   return {
     asked: embed.settings[id] ?? entry?.asked,
@@ -26,6 +27,7 @@ function look(state: State, id: SettingId) {
     told: entry ? !PLAIN.includes(entry.state) : offer !== 'offered',
     pointed: pointed === id,
     open: open === id,
+    offStyle: style !== undefined && style !== embed.settings[id],
   };
 }
 
@@ -50,6 +52,7 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
       onBlur={() => dispatch(pointedAt(null))}
     >
       <span className="token-words">{brief ? settingOf(id).label.toLowerCase() : saySetting(id, shown.asked)}</span>
+      {shown.offStyle && <small className="off-style">not as the house does</small>}
       {shown.told && !brief && <small>{STATE_WORDS[shown.state as PlanState]}</small>}
     </button>
   );

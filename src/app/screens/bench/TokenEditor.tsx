@@ -7,6 +7,7 @@ import { changed } from '../../state/bench.ts';
 import { selectCard, selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
+import { StyleNote } from './StyleNote.tsx';
 import { tokenElementId } from './Token.tsx';
 import { ValueField } from './ValueField.tsx';
 import { VALUE_FORM } from './valueFieldProps.ts';
@@ -57,6 +58,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
       <CardNote id={id} />
       {entry && <Outcome entry={entry} />}
+      <StyleNote id={id} />
       <div className="editor-ends">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
           Leave it as it is

@@ -1,15 +1,13 @@
 import { useMemo, type ReactElement } from 'react';
 import { STATES } from '../../../core/shelf/saved.ts';
-import { NO_NARROWING, type Entry, type Narrowing } from '../../../core/shelf/search.ts';
-import { KIND_WORDS } from '../../../messages/en.ts';
+import type { Entry, Narrowing } from '../../../core/shelf/search.ts';
+import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 interface Props {
   entries: readonly Entry[];
-  /** How many are left. */
-  found: number;
   narrowing: Narrowing;
   set: (narrowing: Narrowing) => void;
   bySite: boolean;
@@ -17,7 +15,7 @@ interface Props {
 }
 
 /** Search as one types, and what the list is narrowed by. Only what there is can be chosen. */
-export function Narrow({ entries, found, narrowing, set, bySite, setBySite }: Props): ReactElement {
+export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): ReactElement {
   const cards = useAppSelector(selectCards);
   const sites = useAppSelector(selectSites);
   const there = useMemo(
@@ -29,7 +27,6 @@ export function Narrow({ entries, found, narrowing, set, bySite, setBySite }: Pr
     [entries],
   );
   const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
-  const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
   return (
     <form className="narrow" role="search" onSubmit={(event) => event.preventDefault()}>
       <input
@@ -74,14 +71,6 @@ export function Narrow({ entries, found, narrowing, set, bySite, setBySite }: Pr
       <label className="tick">
         <input type="checkbox" checked={bySite} onChange={(event) => setBySite(event.target.checked)} /> by site
       </label>
-      <output aria-live="polite">
-        {narrowed ? `${found} of ${entries.length}` : `${entries.length} ${entries.length === 1 ? 'embed' : 'embeds'}`}
-      </output>
-      {narrowed && (
-        <button type="button" className="inline-remedy" onClick={() => set(NO_NARROWING)}>
-          Show all
-        </button>
-      )}
     </form>
   );
 }

@@ -1,10 +1,9 @@
 import { Button } from '@mui/material';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useState, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/kit/kit.ts';
 import type { SavedEmbed } from '../../../core/shelf/saved.ts';
-import { changeEmbeds, findPictures } from '../../storage/embeds.ts';
-import { coverFile } from '../../ui/coverFile.ts';
+import { loadPicture } from '../../state/world.ts';
+import { changeEmbeds } from '../../storage/embeds.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 import { useAppSelector } from '../../state/store.ts';
@@ -22,10 +21,7 @@ const PARTS = [
 export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void }): ReactElement {
   const { facts, work } = embed;
   const today = useAppSelector((state) => state.view.today);
-  const [face] = useLiveQuery(() => findPictures([embed.id]), [embed.id]) ?? [];
-  const picture =
-    typeof work.changes.cover === 'string' && work.changes.cover.startsWith('data:') ? work.changes.cover : face?.address;
-  const file = picture === undefined ? null : coverFile(tidyAddress(embed.title), picture);
+  const file = useCoverFile(embed);
   const [kit, setKit] = useState<Omit<Kit, 'cover'>>({
     heading: embed.title,
     description: facts.description ?? '',
@@ -90,4 +86,39 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
       <p role="status">{said}</p>
     </Pane>
   );
+}
+
+interface PictureFile {
+  name: string;
+  type: string;
+  bytes: Uint8Array<ArrayBuffer>;
+}
+
+/** The cover as a file: the one that was cut for the embed, or else the host's own. */
+function useCoverFile({ title, work, facts }: SavedEmbed): PictureFile | null {
+  const [file, setFile] = useState<PictureFile | null>(null);
+  const { cover } = work.changes;
+  const address = typeof cover === 'string' ? cover : facts.cover;
+  useEffect(() => {
+    let current = true;
+    const take = ({ type, bytes }: Omit<PictureFile, 'name'>): void => {
+      const ending = type.replace('image/', '').replace('jpeg', 'jpg');
+      if (current) setFile({ name: `${tidyAddress(title)}.${ending}`, type, bytes });
+    };
+    if (address?.startsWith('data:')) take(readDataAddress(address));
+    else if (address)
+      loadPicture(address)
+        .then(async (blob) => take({ type: blob.type, bytes: new Uint8Array(await blob.arrayBuffer()) }))
+        .catch(() => undefined);
+    return () => {
+      current = false;
+    };
+  }, [address, title]);
+  return file;
+}
+
+/** The bytes of a `data:` address (RFC 2397). */
+function readDataAddress(address: string): Omit<PictureFile, 'name'> {
+  const [, type = 'image/webp', data = ''] = /^data:([^;]+);base64,(.*)$/s.exec(address) ?? [];
+  return { type, bytes: Uint8Array.from(atob(data), (sign) => sign.charCodeAt(0)) };
 }

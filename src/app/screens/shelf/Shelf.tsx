@@ -43,6 +43,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
   const found = useMemo(() => search(entries, wanted), [entries, wanted]);
   const picked = useMemo(() => entries.filter(({ embed }) => chosen.has(embed.id)), [entries, chosen]);
   const shown = entries.find(({ embed }) => embed.id === open)?.embed;
+  const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
   const remove = async (ids: readonly string[]): Promise<void> => {
     setRemoved(await removeEmbeds(ids));
     setChosen(new Set());
@@ -53,14 +54,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
       <header className="shelf-head">
         <h1>Shelf</h1>
         {entries.length > 0 && (
-          <Narrow
-            entries={entries}
-            found={found.length}
-            narrowing={narrowing}
-            set={setNarrowing}
-            bySite={bySite}
-            setBySite={setBySite}
-          />
+          <Narrow entries={entries} narrowing={narrowing} set={setNarrowing} bySite={bySite} setBySite={setBySite} />
         )}
       </header>
       {removed.length > 0 && (
@@ -77,6 +71,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
         choose={(ids) => setChosen(new Set(ids))}
         remove={(ids) => void remove(ids)}
         all={entries.length}
+        showAll={narrowed ? () => setNarrowing(NO_NARROWING) : null}
       />
       {entries.length === 0 && (
         <p className="quiet">

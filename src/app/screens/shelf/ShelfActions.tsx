@@ -26,10 +26,12 @@ interface Props {
   remove: (ids: readonly string[]) => void;
   /** How many there are in all. */
   all: number;
+  /** Null where nothing is narrowed. */
+  showAll: (() => void) | null;
 }
 
 /** What can be done with the chosen embeds, and with all of them. */
-export function ShelfActions({ picked, found, choose, remove, all }: Props): ReactElement {
+export function ShelfActions({ picked, found, choose, remove, all, showAll }: Props): ReactElement {
   const [open, setOpen] = useState<'block' | 'coming' | 'bundle' | null>(null);
   const store = useStore() as Store;
   const sites = useAppSelector(selectSites);
@@ -67,6 +69,12 @@ export function ShelfActions({ picked, found, choose, remove, all }: Props): Rea
           {all > 0 && <Button onClick={() => setOpen('coming')}>What comes next</Button>}
           <Button onClick={() => setOpen('bundle')}>Bundles</Button>
         </>
+      )}
+      <output aria-live="polite">{showAll ? `${found.length} of ${all}` : `${all} ${all === 1 ? 'embed' : 'embeds'}`}</output>
+      {showAll && (
+        <button type="button" className="inline-remedy" onClick={showAll}>
+          Show all
+        </button>
       )}
       {open === 'block' && <Block picked={picked} close={close} />}
       <Suspense fallback={null}>

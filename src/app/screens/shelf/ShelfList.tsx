@@ -3,7 +3,8 @@ import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { SavedEmbed, State } from '../../../core/shelf/saved.ts';
 import type { Entry } from '../../../core/shelf/search.ts';
-import { KIND_WORDS, saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/en.ts';
+import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import type { SettingValue } from '../../../core/model/values.ts';
 import type { SettingId } from '../../../core/settings/list.ts';
@@ -30,6 +31,7 @@ type Row = { entry: Entry } | { site: string; count: number };
 export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Props): ReactElement {
   const rows = useMemo(() => (bySite ? grouped(entries) : entries.map((entry): Row => ({ entry }))), [entries, bySite]);
   const place = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- it keeps a state of its own, and nothing of it is handed on
   const list = useVirtualizer({
     count: rows.length,
     getScrollElement: () => place.current,

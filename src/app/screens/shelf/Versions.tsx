@@ -4,19 +4,20 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { SavedEmbed, Version } from '../../../core/shelf/saved.ts';
 import { remakeIn } from '../../state/remake.ts';
-import type { Store } from '../../state/store.ts';
+import type { State, Store } from '../../state/store.ts';
 import { listVersions, replaceWorks } from '../../storage/embeds.ts';
 import { Pane } from '../../ui/Pane.tsx';
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+const goBack = (state: State, embed: SavedEmbed, { work }: Version): Promise<void> =>
+  replaceWorks([remakeIn(state, embed, { ...work, id: embed.id })], Date.now());
 
 /** The codes that were taken of an embed: compared with what it is now, and gone back to. */
 export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
   const versions = useLiveQuery(() => listVersions(embed.id), [embed.id]) ?? [];
   const [beside, setBeside] = useState<Version | null>(null);
   const store = useStore() as Store;
-  const back = (version: Version): void =>
-    void replaceWorks([remakeIn(store.getState(), embed, { ...version.work, id: embed.id })], Date.now());
   if (versions.length === 0) return <p className="quiet">The code was not taken yet.</p>;
   return (
     <>
@@ -31,7 +32,7 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
                 <button type="button" className="inline-remedy" onClick={() => setBeside(version)}>
                   Compare
                 </button>
-                <button type="button" className="inline-remedy" onClick={() => back(version)}>
+                <button type="button" className="inline-remedy" onClick={() => void goBack(store.getState(), embed, version)}>
                   Go back to it
                 </button>
               </>

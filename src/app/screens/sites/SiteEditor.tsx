@@ -9,6 +9,7 @@ import { dropSite, keepSite } from '../../state/ownSites.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile } from '../../ui/files.ts';
+import { HouseStylePart } from './HouseStylePart.tsx';
 import { ColumnDrawing } from './ColumnDrawing.tsx';
 import { Looks, Palette } from './Colours.tsx';
 
@@ -116,6 +117,9 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
               }}
             />
           </div>
+        </Part>
+        <Part title="House style">
+          <HouseStylePart site={site} />
         </Part>
         <Part title="What its editor keeps">
           <CodeKept draft={draft} change={change} wrong={wrong} />

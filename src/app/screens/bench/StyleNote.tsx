@@ -1,0 +1,66 @@
+import { Button } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { canBeStyle, emptyStyle, ruleFor, withoutRule, withRule } from '../../../core/styles/style.ts';
+import type { SettingId } from '../../../core/settings/list.ts';
+import { saySetting } from '../../../messages/en.ts';
+import { sayKinds } from '../../../messages/kinds.ts';
+import { changed, styleTaken } from '../../state/bench.ts';
+import { keepStyle } from '../../state/houseStyles.ts';
+import { selectEmbed, selectSite, selectStyle } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+
+/** What the house style of the site says of a setting; what differs is put back, or taken into the style. */
+export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const store = useStore() as Store;
+  const site = useAppSelector(selectSite);
+  const embed = useAppSelector(selectEmbed);
+  const style = useAppSelector(selectStyle);
+  const kept = useAppSelector((state) => (site ? state.world.styles[site.id] : undefined));
+  const [reason, setReason] = useState('');
+  if (!site || !embed || !canBeStyle(id, embed.item.kind)) return null;
+  const { kind } = embed.item;
+  const [said, value] = [style[id], embed.settings[id]];
+  const why = ruleFor(kept, kind, id)?.reason;
+  if (said === undefined && value === undefined) return null;
+  if (said === value)
+    return (
+      <p className="style-note">
+        House style of {site.name}
+        {why && <>: {why}</>}
+      </p>
+    );
+  const take = (): void => {
+    const before = kept ?? emptyStyle(site.id);
+    const given = reason.trim() === '' ? {} : { reason: reason.trim() };
+    const after = value === undefined ? withoutRule(before, kind, id) : withRule(before, { kind, setting: id, value, ...given });
+    void keepStyle(store, after);
+    const others = Object.fromEntries(Object.entries(style).filter(([one]) => one !== id));
+    dispatch(styleTaken(value === undefined ? others : { ...others, [id]: value }));
+  };
+  return (
+    <div className="style-note" data-differs={said !== undefined}>
+      {said !== undefined && (
+        <p>
+          The house style of {site.name} says: {saySetting(id, said)}
+          {why && <> ({why})</>}
+        </p>
+      )}
+      <label>
+        <span>Why it should be so for all {sayKinds(kind)} there</span>
+        <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
+      </label>
+      <p className="style-ways">
+        {said !== undefined && (
+          <Button variant="outlined" onClick={() => dispatch(changed({ change: { [id]: said } }))}>
+            Put it back
+          </Button>
+        )}
+        <Button variant="outlined" onClick={take}>
+          {value === undefined ? 'Drop it from the house style' : 'Take it into the house style'}
+        </Button>
+      </p>
+    </div>
+  );
+}

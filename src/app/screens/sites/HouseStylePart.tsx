@@ -1,0 +1,195 @@
+import { Button } from '@mui/material';
+import { Suspense, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { KINDS, type Kind } from '../../../core/model/kind.ts';
+import type { Site } from '../../../core/model/site.ts';
+import { parseValue, writeValue } from '../../../core/model/values.ts';
+import {
+  canBeStyle,
+  carriedTo,
+  emptyStyle,
+  styleSchema,
+  withoutRule,
+  withRule,
+  type StyleRule,
+} from '../../../core/styles/style.ts';
+import { SETTINGS, settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { sayOption, saySetting, sayWrongValue } from '../../../messages/en.ts';
+import { KIND_WORDS, sayKinds } from '../../../messages/kinds.ts';
+import { keepStyle } from '../../state/houseStyles.ts';
+import { selectSites } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { saveFile, type NamedText } from '../../ui/files.ts';
+import { lazily } from '../../ui/lazily.ts';
+
+const StyleChange = lazily(
+  () => import('./StyleChange.tsx').then((module) => module.StyleChange),
+  () => null,
+);
+
+/** The house style of a site: what it uses by default, by kind, with its reasons. */
+export function HouseStylePart({ site }: { site: Site }): ReactElement {
+  const store = useStore() as Store;
+  const kept = useAppSelector((state) => state.world.styles[site.id]);
+  const style = kept ?? emptyStyle(site.id);
+  const others = useAppSelector(selectSites).filter(({ id }) => id !== site.id);
+  const [said, setSaid] = useState('');
+  const [changing, setChanging] = useState(false);
+  const kinds = KINDS.filter((kind) => style.rules.some((rule) => rule.kind === kind));
+  const bringIn = ([file]: NamedText[]): void => {
+    const read = readStyle(file!.text);
+    if ('wrong' in read) return setSaid(read.wrong);
+    void keepStyle(store, { ...read.style, site: site.id });
+    setSaid(`${read.style.rules.length} rules taken in. Nothing that was made changes by itself.`);
+  };
+  const carry = (to: string): void => {
+    const target = others.find(({ id }) => id === to);
+    if (!target) return;
+    void keepStyle(store, carriedTo(style, to));
+    setSaid(`${target.name} uses it too, without the colours and the address that are this site’s own.`);
+  };
+  return (
+    <div className="house-style">
+      {kinds.length === 0 && (
+        <p className="quiet">
+          Nothing is set for all yet. Add a rule here, or press a token on the Bench and take it into the house style.
+        </p>
+      )}
+      {kinds.map((kind) => (
+        <section key={kind} aria-label={`House style for ${sayKinds(kind)}`}>
+          <h4>{sayKinds(kind)}</h4>
+          <ul>
+            {style.rules
+              .filter((rule) => rule.kind === kind)
+              .map((rule) => (
+                <Rule
+                  key={rule.setting}
+                  rule={rule}
+                  keep={(changed) => void keepStyle(store, withRule(style, changed))}
+                  drop={() => void keepStyle(store, withoutRule(style, kind, rule.setting))}
+                />
+              ))}
+          </ul>
+        </section>
+      ))}
+      <NewRule add={(rule) => void keepStyle(store, withRule(style, rule))} />
+      <div className="site-files">
+        <Button variant="outlined" onClick={() => setChanging(true)}>
+          What would it change?
+        </Button>
+        <Button
+          disabled={style.rules.length === 0}
+          onClick={() => saveFile(`${site.id}.style.json`, JSON.stringify(style, null, 2))}
+        >
+          Export the style
+        </Button>
+        <FileButton words="Bring a style in" accept=".json,application/json" taken={bringIn} />
+        <select aria-label="Carry it to another site" value="" onChange={(event) => carry(event.target.value)}>
+          <option value="">Carry to …</option>
+          {others.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </div>
+      <p role="status">{said}</p>
+      <Suspense fallback={null}>{changing && <StyleChange site={site} close={() => setChanging(false)} />}</Suspense>
+    </div>
+  );
+}
+
+function readStyle(text: string): { style: ReturnType<typeof styleSchema.parse> } | { wrong: string } {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { wrong: 'This file is not JSON, so no house style either. Choose a file that was exported here.' };
+  }
+  const read = styleSchema.safeParse(data);
+  if (read.success) return { style: read.data };
+  const [issue] = read.error.issues;
+  return { wrong: `This is no house style: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.` };
+}
+
+interface RuleProps {
+  rule: StyleRule;
+  keep: (rule: StyleRule) => void;
+  drop: () => void;
+}
+
+function Rule({ rule, keep, drop }: RuleProps): ReactElement {
+  const [reason, setReason] = useState(rule.reason);
+  const { label } = settingOf(rule.setting);
+  return (
+    <li>
+      <span>{saySetting(rule.setting, rule.value)}</span>
+      <input
+        aria-label={`Why: ${saySetting(rule.setting, rule.value)}`}
+        placeholder="Why?"
+        maxLength={200}
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        onBlur={() => reason !== rule.reason && keep({ ...rule, reason })}
+      />
+      <button type="button" className="inline-remedy" aria-label={`Drop ${label.toLowerCase()} from the style`} onClick={drop}>
+        Drop
+      </button>
+    </li>
+  );
+}
+
+function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
+  const [kind, setKind] = useState<Kind>('video');
+  const [id, setId] = useState<SettingId>('related');
+  const [text, setText] = useState('');
+  const possible = SETTINGS.filter((setting) => canBeStyle(setting.id, kind));
+  const setting = possible.find((one) => one.id === id) ?? possible[0]!;
+  const { value: type } = setting;
+  const options = type.type === 'switch' ? ['on', 'off'] : type.type === 'choice' ? type.options : null;
+  const written = options && !options.includes(text) ? options[0]! : text;
+  const value = parseValue(type, written);
+  const wrong = written.trim() !== '' && value === undefined;
+  return (
+    <div className="new-rule">
+      <select aria-label="For which kind" value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
+        {KINDS.filter((one) => one in KIND_WORDS).map((one) => (
+          <option key={one} value={one}>
+            {sayKinds(one)}
+          </option>
+        ))}
+      </select>
+      <select aria-label="Which setting" value={setting.id} onChange={(event) => setId(event.target.value as SettingId)}>
+        {possible.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.label}
+          </option>
+        ))}
+      </select>
+      {options ? (
+        <select aria-label="Its value" value={written} onChange={(event) => setText(event.target.value)}>
+          {options.map((option) => (
+            <option key={option} value={option}>
+              {sayOption(setting.id, option)}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <input aria-label="Its value" value={text} aria-invalid={wrong} onChange={(event) => setText(event.target.value)} />
+      )}
+      <Button
+        variant="outlined"
+        disabled={value === undefined || written.trim() === ''}
+        onClick={() => {
+          add({ kind, setting: setting.id, value: value!, reason: '' });
+          setText('');
+        }}
+      >
+        Add the rule
+      </Button>
+      {wrong && <small className="wrong">{sayWrongValue(setting.id, written)}</small>}
+      {!options && value !== undefined && text !== '' && <small className="quiet">{writeValue(type, value)}</small>}
+    </div>
+  );
+}

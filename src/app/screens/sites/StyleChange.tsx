@@ -1,0 +1,107 @@
+import { Button } from '@mui/material';
+import { useEffect, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import type { Site } from '../../../core/model/site.ts';
+import type { Made } from '../../../core/shelf/record.ts';
+import { restyled, type Restyled } from '../../../core/styles/restyle.ts';
+import { saySetting } from '../../../messages/en.ts';
+import { remakeIn } from '../../state/remake.ts';
+import type { Store } from '../../state/store.ts';
+import { listEmbeds, replaceWorks } from '../../storage/embeds.ts';
+import { Pane } from '../../ui/Pane.tsx';
+
+/** Embeds that are made anew between two looks at the screen. */
+const AT_ONCE = 20;
+/** More rows than a person would read one by one. */
+const SHOWN = 300;
+
+type Would = Restyled & { made: Made };
+
+/** Which saved embeds a house style would change, and how; it is applied to those that are chosen. */
+export function StyleChange({ site, close }: { site: Site; close: () => void }): ReactElement {
+  const store = useStore() as Store;
+  const [would, setWould] = useState<Would[] | null>(null);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    let current = true;
+    void lookThrough(store, site, () => current).then((found) => {
+      if (!current) return;
+      setWould(found);
+      setChosen(new Set(found.map(({ embed }) => embed.id)));
+    });
+    return () => {
+      current = false;
+    };
+  }, [store, site]);
+  const apply = async (): Promise<void> => {
+    const wanted = would!.filter(({ embed }) => chosen.has(embed.id));
+    await replaceWorks(
+      wanted.map(({ made }) => made),
+      Date.now(),
+    );
+    setWould(would!.filter(({ embed }) => !chosen.has(embed.id)));
+    setChosen(new Set());
+    setSaid(
+      `${wanted.length} ${wanted.length === 1 ? 'embed follows' : 'embeds follow'} the house style now. Their pages need the new code.`,
+    );
+  };
+  return (
+    <Pane
+      title={`What the house style of ${site.name} would change`}
+      close={close}
+      wide
+      actions={
+        <Button variant="contained" disabled={chosen.size === 0} onClick={() => void apply()}>
+          {chosen.size === 1 ? 'Apply to this one' : `Apply to these ${chosen.size}`}
+        </Button>
+      }
+    >
+      {would === null && <p role="status">Looking through the Shelf …</p>}
+      {would?.length === 0 && said === '' && <p>Every saved embed for this site follows it already.</p>}
+      <ul className="style-change">
+        {would?.slice(0, SHOWN).map(({ embed, settings }) => (
+          <li key={embed.id}>
+            <label className="tick">
+              <input
+                type="checkbox"
+                checked={chosen.has(embed.id)}
+                onChange={({ target }) =>
+                  setChosen(new Set(target.checked ? [...chosen, embed.id] : [...chosen].filter((id) => id !== embed.id)))
+                }
+              />
+              {embed.title}
+            </label>
+            <ul>
+              {settings.map(({ setting, before, after }) => (
+                <li key={setting}>
+                  <del>{saySetting(setting, before)}</del> <ins>{saySetting(setting, after)}</ins>
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+      {would && would.length > SHOWN && <p className="quiet">And {would.length - SHOWN} more, which are chosen too.</p>}
+      <p role="status">{said}</p>
+    </Pane>
+  );
+}
+
+/** Looks through the Shelf in small steps, so that the screen stays free. */
+async function lookThrough(store: Store, site: Site, goesOn: () => boolean): Promise<Would[]> {
+  const state = store.getState();
+  const style = state.world.styles[site.id];
+  const all = (await listEmbeds()).filter(({ work }) => work.site === site.id);
+  const found: Would[] = [];
+  for (let at = 0; at < all.length && goesOn(); at += AT_ONCE) {
+    for (const embed of all.slice(at, at + AT_ONCE)) {
+      const change = restyled(embed, style);
+      if (!change) continue;
+      const made = remakeIn(state, embed, change.work);
+      if (made.code !== embed.code) found.push({ ...change, made });
+    }
+    await new Promise((done) => setTimeout(done, 0));
+  }
+  return found;
+}
