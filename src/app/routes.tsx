@@ -8,6 +8,7 @@ import { NotLoaded } from './ui/NotLoaded.tsx';
 /** Loaded when they are first opened: the Bench has no need of them. */
 const HostBook = lazily(() => import('./screens/hosts/HostBook.tsx').then((module) => module.HostBook), NotLoaded);
 const Shelf = lazily(() => import('./screens/shelf/Shelf.tsx').then((module) => module.Shelf), NotLoaded);
+const Batch = lazily(() => import('./screens/batch/Batch.tsx').then((module) => module.Batch), NotLoaded);
 const Sites = lazily(() => import('./screens/sites/Sites.tsx').then((module) => module.Sites), NotLoaded);
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
@@ -18,6 +19,7 @@ export const Screens = (): ReactElement => (
       <Route index element={<Bench />} />
       <Route path="bench/:id" element={<Bench />} />
       <Route path="shelf" element={shown(<Shelf />)} />
+      <Route path="batch" element={shown(<Batch />)} />
       <Route path="hosts" element={shown(<HostBook part="grid" />)} />
       <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
       <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />

@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { describe, expect, test } from 'vitest';
+import { afterAll, describe, expect, test } from 'vitest';
+import { readSites } from '../standins/world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 
@@ -130,5 +131,41 @@ describe('check', () => {
   test('of code in order has nothing to say, and exits with 0', () => {
     const code = `<iframe title="Sluice" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d" style="width:100%;aspect-ratio:16/9"></iframe>`;
     expect(cli(['check', code])).toMatchObject({ status: 0 });
+  });
+});
+
+describe('batch', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'batch-'));
+  afterAll(() => rmSync(folder, { recursive: true }));
+  const put = (name: string, text: string): string => {
+    writeFileSync(join(folder, name), text);
+    return join(folder, name);
+  };
+  const site = readSites(4600)[0]!;
+  const files = {
+    csv: put('in.csv', `link;title\n${LINK};Sluice\nask the ferryman;B\n`),
+    site: put('site.json', JSON.stringify(site)),
+    style: put(
+      'style.json',
+      JSON.stringify({ version: 1, site: site.id, rules: [{ kind: 'video', setting: 'mute', value: 'on', reason: 'quiet' }] }),
+    ),
+  };
+
+  test('prints the table with the codes, by the house style, and names the rows that need somebody', () => {
+    const { status, stdout, stderr } = cli(['batch', files.csv, '--site', files.site, '--style', files.style]);
+    expect(stdout).toMatch(/^\uFEFFlink;title;embed code;state;findings\r\n/);
+    expect(stdout).toContain('hush=1');
+    expect([status, /row (\d)/.exec(stderr)?.[1]]).toEqual([1, '2']);
+  });
+
+  test('writes one file a row', () => {
+    const { stdout } = cli(['batch', files.csv, '--site', files.site, '--out', join(folder, 'out')]);
+    expect(stdout).toBe('');
+    expect(readdirSync(join(folder, 'out'))).toEqual(['1-sluice.html', 'batch.csv']);
+  });
+
+  test('a style without its site is wrong use', () => {
+    const { status, stderr } = cli(['batch', files.csv, '--style', files.style]);
+    expect([status, stderr]).toEqual([2, expect.stringContaining('--site')]);
   });
 });

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { text as readAll } from 'node:stream/consumers';
+import type { z } from 'zod';
 import { makeBook, type HostBook } from '../core/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/hosts/loadCards.ts';
@@ -39,16 +40,19 @@ export function openBook(folder: string | undefined): HostBook {
 }
 
 /** The site that a file describes. */
-export function readSite(file: string): Site {
+export const readSite = (file: string): Site => readJson(file, { what: 'site', schema: siteSchema });
+
+/** What a JSON file describes, checked, or a usage error that says where it is not right. */
+export function readJson<Value>(file: string, { what, schema }: { what: string; schema: z.ZodType<Value> }): Value {
   let data: unknown;
   try {
-    data = JSON.parse(readFileOrSay(file, 'site'));
+    data = JSON.parse(readFileOrSay(file, what));
   } catch (error) {
     if (error instanceof UsageError) throw error;
-    throw new UsageError(`The site ${file} is not JSON: ${String(error)}`);
+    throw new UsageError(`The ${what} ${file} is not JSON: ${String(error)}`);
   }
-  const result = siteSchema.safeParse(data);
+  const result = schema.safeParse(data);
   if (result.success) return result.data;
   const [issue] = result.error.issues;
-  throw new UsageError(`The site ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);
+  throw new UsageError(`The ${what} ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);
 }

@@ -2,6 +2,7 @@ import { Command, CommanderError } from 'commander';
 import { CHECKS } from '../core/check/checks/list.ts';
 import { FORMS } from '../core/write/forms/list.ts';
 import { SETTINGS } from '../core/settings/list.ts';
+import { batch } from './batch.ts';
 import { check } from './check.ts';
 import { embed } from './embed.ts';
 import { hosts } from './hosts.ts';
@@ -37,6 +38,13 @@ withHosts(withJson(program.command('check')))
   .option('--site <file>', 'a site, as JSON')
   .argument('[text]', 'the text, or - for standard input', '-')
   .action(run(check));
+withHosts(program.command('batch'))
+  .description('embed code for every link of a CSV file, a list or a feed')
+  .option('--site <file>', 'a site, as JSON')
+  .option('--style <file>', 'the house style of the site, as JSON')
+  .option('--out <folder>', 'writes one file a row there, and batch.csv')
+  .argument('<file>', 'the file')
+  .action(run(batch));
 withHosts(withJson(program.command('hosts')))
   .description('validates the host cards')
   .action(run(hosts));

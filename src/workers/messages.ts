@@ -1,3 +1,11 @@
+import type { Role } from '../core/batch/columns.ts';
+import type { MadeRow } from '../core/batch/row.ts';
+import type { Table } from '../core/batch/table.ts';
+import type { HostCard } from '../core/hosts/card.ts';
+import type { SettingsFix } from '../core/model/plan.ts';
+import type { Site } from '../core/model/site.ts';
+import type { Work } from '../core/shelf/work.ts';
+import type { HouseStyle } from '../core/styles/style.ts';
 import type { Bundle, BundleRefusal } from '../core/bundle/bundle.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
 
@@ -18,3 +26,55 @@ export type CoverMade = { address: string; bytes: number } | { failed: true };
 export type BundleAsked = { pack: Bundle } | { unpack: Uint8Array };
 
 export type BundleAnswer = { packed: Uint8Array<ArrayBuffer> } | { bundle: Bundle } | { refusal: BundleRefusal };
+
+/** What a batch is made of: everything that the worker needs to know. */
+export interface BatchBegun {
+  text: string;
+  /** What each column says; null lets the worker recognise it. */
+  roles: readonly (Role | null)[] | null;
+  cards: readonly HostCard[];
+  sites: readonly Site[];
+  styles: Readonly<Record<string, HouseStyle>>;
+  site: string;
+  forAll: SettingsFix;
+  today: string;
+  /** Whether hosts are asked for titles, shapes and covers. */
+  asks: boolean;
+  /** Before the ids of its rows, so that the same row is the same embed. */
+  id: string;
+}
+
+/** What is asked of the worker that makes batches. */
+export type BatchAsked =
+  | { begin: BatchBegun }
+  /** Stops after the row in hand; what was made stays. */
+  | { cancel: true }
+  /** Settings for some rows, by their numbers from 0. */
+  | { change: SettingsFix; rows: readonly number[] }
+  /** A row as it came back from the Bench. */
+  | { replace: Work; row: number }
+  | { out: 'csv' | 'html' | 'zip'; title: string }
+  /** To the Shelf: all that have code, or none. */
+  | { shelve: number };
+
+/** A row as the screen shows it. */
+export interface BatchRow {
+  row: number;
+  state: MadeRow['state'];
+  work: Work;
+  title: string;
+  host: string;
+  kind: string;
+  code: string;
+  /** What somebody should know, one sentence each. */
+  told: string[];
+}
+
+/** What the worker tells. */
+export type BatchTold =
+  | { table: { from: Table['from']; head: string[] | null; roles: (Role | null)[]; sample: string[][]; count: number } }
+  | { rows: BatchRow[]; done: number; asked: number; toAsk: number }
+  | { ended: 'done' | 'cancelled' }
+  | { file: Uint8Array<ArrayBuffer> | string; kind: 'csv' | 'html' | 'zip' }
+  | { shelved: number }
+  | { failed: 'full' | 'store' };

@@ -70,14 +70,22 @@ export async function changeEmbeds(ids: readonly string[], change: (embed: Saved
   });
 }
 
-/** Puts other works in the place of those that are kept, all of them or none; each is a new revision. */
-export async function replaceWorks(made: readonly Made[], now: number): Promise<void> {
+/** Puts works in, in the place of those that are kept, all of them or none; each is a new revision. Tags are added to those there are. */
+export async function replaceWorks(made: readonly (Made & { tags?: readonly string[] })[], now: number): Promise<void> {
   await database.transaction('rw', embeds, async () => {
     const before = new Map((await findEmbeds(made.map(({ id }) => id))).map((embed) => [embed.id, embed]));
     await embeds.bulkPut(
       made.map((one) => {
         const was = before.get(one.id);
-        return savedSchema.parse({ ...was, ...one, made: was?.made ?? now, changed: now, revision: (was?.revision ?? 0) + 1 });
+        const tags = [...new Set([...(was?.tags ?? []), ...(one.tags ?? [])])];
+        return savedSchema.parse({
+          ...was,
+          ...one,
+          tags,
+          made: was?.made ?? now,
+          changed: now,
+          revision: (was?.revision ?? 0) + 1,
+        });
       }),
     );
   });

@@ -7,7 +7,18 @@ import { switchTheme } from '../commands/switchTheme.ts';
 import { undo } from '../commands/undo.ts';
 import { NOTHING_OPENED } from '../state/bench.ts';
 import { useAppSelector } from '../state/store.ts';
-import { AgainSign, BackSign, BenchSign, BookSign, GlassSign, KeysSign, PaneAjar, ShelfSign, SitesSign } from './icons.tsx';
+import {
+  AgainSign,
+  BackSign,
+  BatchSign,
+  BenchSign,
+  BookSign,
+  GlassSign,
+  KeysSign,
+  PaneAjar,
+  ShelfSign,
+  SitesSign,
+} from './icons.tsx';
 import { useCommand } from './useCommand.ts';
 
 /** The spine at the left: the screens, and what goes for all of them. */
@@ -20,6 +31,7 @@ export function Spine(): ReactElement {
       </span>
       <SpineLink to={id === NOTHING_OPENED ? '/' : `/bench/${id}`} sign={<BenchSign />} words="Bench" />
       <SpineLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
+      <SpineLink to="/batch" sign={<BatchSign />} words="Batch" />
       <SpineLink to="/sites" sign={<SitesSign />} words="Sites" />
       <SpineLink to="/hosts" sign={<BookSign />} words="Hosts" />
       <span className="spine-gap" />

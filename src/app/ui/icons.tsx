@@ -23,3 +23,5 @@ export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-
 export const AgainSign = (): ReactElement => draw('M16 7H8a4 4 0 0 0 0 8h5 M16 7l-3-3 M16 7l-3 3');
 export const GlassSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');
 export const KeysSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');
+/** Three slats that go through one opening. */
+export const BatchSign = (): ReactElement => draw('M2.5 5h6 M2.5 10h6 M2.5 15h6 M11 3v14 M13.5 10h4 M15.5 8l2 2-2 2');

@@ -13,7 +13,7 @@ import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
-import { fileOf } from './codeFile.ts';
+import { fileOf } from '../../../core/kit/codeFile.ts';
 import { troublesOf } from './codeTroubles.ts';
 
 const CodeEditor = lazily(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor), PlainCode);

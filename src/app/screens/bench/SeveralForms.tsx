@@ -8,7 +8,7 @@ import { selectEmbed, selectFacts, selectItem, selectSite, selectVariant, select
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
-import { fileOf, plainName } from './codeFile.ts';
+import { fileOf, plainName } from '../../../core/kit/codeFile.ts';
 
 /** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
 export function SeveralForms({ close }: { close: () => void }): ReactElement {

@@ -3,7 +3,6 @@ import { Suspense, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { KINDS, type Kind } from '../../../core/model/kind.ts';
 import type { Site } from '../../../core/model/site.ts';
-import { parseValue, writeValue } from '../../../core/model/values.ts';
 import {
   canBeStyle,
   carriedTo,
@@ -13,14 +12,15 @@ import {
   withRule,
   type StyleRule,
 } from '../../../core/styles/style.ts';
-import { SETTINGS, settingOf, type SettingId } from '../../../core/settings/list.ts';
-import { sayOption, saySetting, sayWrongValue } from '../../../messages/en.ts';
-import { KIND_WORDS, sayKinds } from '../../../messages/kinds.ts';
+import { SETTINGS, settingOf } from '../../../core/settings/list.ts';
+import { saySetting } from '../../../messages/en.ts';
+import { sayKinds } from '../../../messages/kinds.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';
+import { SettingPick } from '../../ui/SettingPick.tsx';
 import { lazily } from '../../ui/lazily.ts';
 
 const StyleChange = lazily(
@@ -142,54 +142,20 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
 
 function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
-  const [id, setId] = useState<SettingId>('related');
-  const [text, setText] = useState('');
-  const possible = SETTINGS.filter((setting) => canBeStyle(setting.id, kind));
-  const setting = possible.find((one) => one.id === id) ?? possible[0]!;
-  const { value: type } = setting;
-  const options = type.type === 'switch' ? ['on', 'off'] : type.type === 'choice' ? type.options : null;
-  const written = options && !options.includes(text) ? options[0]! : text;
-  const value = parseValue(type, written);
-  const wrong = written.trim() !== '' && value === undefined;
   return (
     <div className="new-rule">
       <select aria-label="For which kind" value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
-        {KINDS.filter((one) => one in KIND_WORDS).map((one) => (
+        {KINDS.map((one) => (
           <option key={one} value={one}>
             {sayKinds(one)}
           </option>
         ))}
       </select>
-      <select aria-label="Which setting" value={setting.id} onChange={(event) => setId(event.target.value as SettingId)}>
-        {possible.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.label}
-          </option>
-        ))}
-      </select>
-      {options ? (
-        <select aria-label="Its value" value={written} onChange={(event) => setText(event.target.value)}>
-          {options.map((option) => (
-            <option key={option} value={option}>
-              {sayOption(setting.id, option)}
-            </option>
-          ))}
-        </select>
-      ) : (
-        <input aria-label="Its value" value={text} aria-invalid={wrong} onChange={(event) => setText(event.target.value)} />
-      )}
-      <Button
-        variant="outlined"
-        disabled={value === undefined || written.trim() === ''}
-        onClick={() => {
-          add({ kind, setting: setting.id, value: value!, reason: '' });
-          setText('');
-        }}
-      >
-        Add the rule
-      </Button>
-      {wrong && <small className="wrong">{sayWrongValue(setting.id, written)}</small>}
-      {!options && value !== undefined && text !== '' && <small className="quiet">{writeValue(type, value)}</small>}
+      <SettingPick
+        possible={SETTINGS.filter(({ id }) => canBeStyle(id, kind))}
+        words="Add the rule"
+        take={(setting, value) => add({ kind, setting, value, reason: '' })}
+      />
     </div>
   );
 }

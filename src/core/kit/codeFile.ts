@@ -1,4 +1,4 @@
-import type { Code } from '../../../core/model/code.ts';
+import type { Code } from '../model/code.ts';
 
 const FILES: Readonly<Record<string, [ending: string, type: string]>> = {
   markdown: ['md', 'text/markdown'],

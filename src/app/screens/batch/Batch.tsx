@@ -1,0 +1,57 @@
+import './batch.css';
+import { useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { findBatch, keepBatch, run, type KeptBatch } from '../../batch/run.ts';
+import { selectCards, selectSites } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { BatchInput } from './BatchInput.tsx';
+import { BatchRows } from './BatchRows.tsx';
+
+const NOTHING: KeptBatch = { batch: '', text: '', name: '', roles: null, site: '', forAll: {}, asks: true };
+
+/** Many links at once: rows become codes, and those that need somebody come first. */
+export function Batch(): ReactElement {
+  const store = useStore() as Store;
+  const state = useSyncExternalStore(run.watch, run.look);
+  const ready = useAppSelector((one) => one.world.status === 'ready');
+  const sites = useAppSelector(selectSites);
+  const [batch, setBatch] = useState<KeptBatch>(NOTHING);
+  const [found, setFound] = useState(false);
+  useEffect(() => {
+    findBatch()
+      .then((kept) => kept && setBatch(kept))
+      .catch(() => undefined)
+      .finally(() => setFound(true));
+    void run.comeBack();
+  }, []);
+  const change = (part: Partial<KeptBatch>): KeptBatch => {
+    const next = { ...batch, ...part };
+    setBatch(next);
+    void keepBatch(next).catch(() => undefined);
+    return next;
+  };
+  const begin = (part: Partial<KeptBatch> = {}): void => {
+    const next = change({ batch: batch.batch || `batch-${Date.now().toString(36)}`, ...part });
+    const world = store.getState();
+    const { text, roles, forAll, asks } = next;
+    run.begin({
+      id: next.batch,
+      text,
+      roles,
+      forAll,
+      asks,
+      site: next.site || sites[0]?.id || '',
+      cards: selectCards(world),
+      sites,
+      styles: world.world.styles,
+      today: world.view.today,
+    });
+  };
+  const again = (): void => {
+    run.clear();
+    change(NOTHING);
+  };
+  if (state.phase === 'empty' || !state.table)
+    return <BatchInput key={String(found)} batch={batch} change={change} begin={begin} ready={ready && found} />;
+  return <BatchRows state={state} batch={batch} table={state.table} begin={begin} again={again} />;
+}

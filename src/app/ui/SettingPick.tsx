@@ -1,0 +1,58 @@
+import { Button } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import type { Setting } from '../../core/model/setting.ts';
+import { parseValue, type SettingValue } from '../../core/model/values.ts';
+import type { SettingId } from '../../core/settings/list.ts';
+import { sayOption, sayWrongValue } from '../../messages/en.ts';
+
+interface Props {
+  possible: readonly Setting<SettingId>[];
+  /** What is done with it, on the button. */
+  words: string;
+  take: (id: SettingId, value: SettingValue) => void;
+}
+
+/** One setting and a value for it, where no embed is at hand to show it on. */
+export function SettingPick({ possible, words, take }: Props): ReactElement {
+  const [id, setId] = useState<SettingId>('related');
+  const [text, setText] = useState('');
+  const setting = possible.find((one) => one.id === id) ?? possible[0]!;
+  const { value: type } = setting;
+  const options = type.type === 'switch' ? ['on', 'off'] : type.type === 'choice' ? type.options : null;
+  const written = options && !options.includes(text) ? options[0]! : text;
+  const value = written.trim() === '' ? undefined : parseValue(type, written);
+  const wrong = written.trim() !== '' && value === undefined;
+  return (
+    <>
+      <select aria-label="Which setting" value={setting.id} onChange={(event) => setId(event.target.value as SettingId)}>
+        {possible.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.label}
+          </option>
+        ))}
+      </select>
+      {options ? (
+        <select aria-label="Its value" value={written} onChange={(event) => setText(event.target.value)}>
+          {options.map((option) => (
+            <option key={option} value={option}>
+              {sayOption(setting.id, option)}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <input aria-label="Its value" value={text} aria-invalid={wrong} onChange={(event) => setText(event.target.value)} />
+      )}
+      <Button
+        variant="outlined"
+        disabled={value === undefined}
+        onClick={() => {
+          take(setting.id, value!);
+          setText('');
+        }}
+      >
+        {words}
+      </Button>
+      {wrong && <small className="wrong">{sayWrongValue(setting.id, written)}</small>}
+    </>
+  );
+}

@@ -1,0 +1,50 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { makeBatch } from '../core/batch/batch.ts';
+import { filesOut, tableOut } from '../core/batch/out.ts';
+import type { Site } from '../core/model/site.ts';
+import { styleSchema, type HouseStyle } from '../core/styles/style.ts';
+import { sayRow, sayRowState } from '../messages/batch.ts';
+import { openBook, readFileOrSay, readJson, readSite, UsageError } from './io.ts';
+
+interface Options {
+  site?: string;
+  style?: string;
+  out?: string;
+  hosts?: string;
+}
+
+/** Makes all rows of a CSV file, a list or a feed; prints the table with the codes, or writes one file a row besides. */
+export function batch(file: string, options: Options): number {
+  const site = options.site === undefined ? null : readSite(options.site);
+  const style = options.style === undefined ? null : readStyle(options.style, site);
+  const { table, made } = makeBatch(readFileOrSay(file, 'batch'), 'row', {
+    book: openBook(options.hosts),
+    sites: site ? [site] : [],
+    styles: site && style ? { [site.id]: style } : {},
+    site: site?.id ?? '',
+    forAll: {},
+    today: new Date().toISOString().slice(0, 10),
+  });
+  const csv = tableOut(table, made, { state: sayRowState, told: sayRow });
+  if (options.out === undefined) process.stdout.write(csv);
+  else write(options.out, { ...filesOut(made), 'batch.csv': csv });
+  const stuck = made.flatMap((row, i) => (row.state === 'person' ? [`row ${i + 1}: ${sayRow(row).join(' ')}`] : []));
+  stuck.forEach((line) => console.error(line));
+  return stuck.length > 0 ? 1 : 0;
+}
+
+/** A house style is for a site; without one it would be for nobody. */
+function readStyle(file: string, site: Site | null): HouseStyle {
+  if (!site) throw new UsageError('A house style belongs to a site. Give the site too, with --site FILE.');
+  return readJson(file, { what: 'house style', schema: styleSchema });
+}
+
+function write(folder: string, files: Readonly<Record<string, string>>): void {
+  try {
+    mkdirSync(folder, { recursive: true });
+    for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
+  } catch (error) {
+    throw new UsageError(`Nothing can be written to ${folder}: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}

@@ -1,0 +1,61 @@
+import Papa from 'papaparse';
+import { read } from '../read/read.ts';
+import { readFeed } from './feed.ts';
+
+/** A text as rows of cells. The first row is `head` where it names the columns. */
+export interface Table {
+  from: 'table' | 'feed' | 'text';
+  head: string[] | null;
+  rows: string[][];
+  /** Between the cells, as it was found; what is written out again uses the same. */
+  delimiter: string;
+}
+
+const DELIMITERS = ['\t', ';', ',', '|'];
+/** Share of the rows that must have as many cells as the first for the text to be a table. */
+const EVEN = 0.6;
+/** A cell that is a link or a code, and nothing besides. */
+const LINK = /^\s*(?:https?:\/\/\S+|<[^]*>|\[[^]*\])\s*$/i;
+const NAMES_LINKS = /^\s*(?:link|url|share link|embed code)\s*$/i;
+
+/** Links, prose, codes, CSV, cells of a spreadsheet, or a feed: whatever it is, as rows. */
+export function readTable(text: string): Table {
+  const bare = text.replace(/^\uFEFF/, '');
+  const feed = readFeed(bare);
+  if (feed) return { from: 'feed', ...feed, delimiter: ',' };
+  return readCells(bare) ?? { from: 'text', head: null, rows: linksOf(bare), delimiter: ',' };
+}
+
+/** CSV (RFC 4180), or what a spreadsheet copies; null where the text is no table. */
+function readCells(text: string): Table | null {
+  // Code begins with a tag; in a table its cells stand in quotes.
+  if (/^\s*</.test(text)) return null;
+  const { data, meta } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimitersToGuess: DELIMITERS });
+  const [first] = data;
+  if (!first) return null;
+  const named = !first.some((cell) => LINK.test(cell)) && first.every((cell) => cell.length < 60);
+  const linked = named && first.some((cell) => NAMES_LINKS.test(cell));
+  const even = data.filter((row) => row.length === first.length).length / data.length;
+  const wide =
+    first.length > 1 &&
+    (linked || (even >= EVEN && data.some((row, i) => (i > 0 || !named) && row.some((cell) => LINK.test(cell)))));
+  const narrow = first.length === 1 && named && data.length > 1 && data.slice(1).every(([cell]) => LINK.test(cell ?? ''));
+  if (!wide && !narrow) return null;
+  const width = Math.max(...data.map((row) => row.length));
+  const filled = (row: string[]): string[] => [...row, ...Array<string>(width - row.length).fill('')];
+  return {
+    from: 'table',
+    head: named ? filled(first) : null,
+    rows: (named ? data.slice(1) : data).map(filled),
+    delimiter: meta.delimiter,
+  };
+}
+
+/** One row for each thing in the text that may be embedded. */
+function linksOf(text: string): string[][] {
+  return read(text).map(({ range }) => [text.slice(...range)]);
+}
+
+/** The table as CSV that spreadsheets and RFC 4180 agree on: quoted where needed, lines ended by CR LF, a byte order mark first. */
+export const writeTable = (head: readonly string[], rows: readonly (readonly string[])[], delimiter = ','): string =>
+  `\uFEFF${Papa.unparse([[...head], ...rows.map((row) => [...row])], { delimiter, newline: '\r\n' })}\r\n`;

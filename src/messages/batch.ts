@@ -1,0 +1,50 @@
+import type { MadeRow } from '../core/batch/row.ts';
+import type { Role } from '../core/batch/columns.ts';
+import { isSettingId, settingOf } from '../core/settings/list.ts';
+import { sayFinding, sayRefusal } from './en.ts';
+
+export const ROW_STATES = {
+  person: 'needs you',
+  look: 'look at this',
+  done: 'done',
+} as const;
+
+export const sayRowState = ({ state }: MadeRow): string => ROW_STATES[state];
+
+const ROLE_WORDS: Readonly<Record<string, string>> = {
+  link: 'Link or code',
+  site: 'Site',
+  tags: 'Tags',
+  description: 'Description',
+  out: 'Public from',
+  pageOut: 'Page goes out',
+};
+
+/** What a column is taken for. */
+export const sayRole = (role: Role): string => (isSettingId(role) ? settingOf(role).label : ROLE_WORDS[role]!);
+
+const WRONG: Readonly<Record<string, string>> = {
+  site: 'there is no site of that name',
+  out: 'a day is written 2027-01-11',
+  pageOut: 'a day is written 2027-01-11',
+};
+
+/** Everything that somebody should know of a row, what stops it first. */
+export function sayRow({ refusal, wrong, findings }: MadeRow): string[] {
+  return [
+    ...(refusal ? [sayRefusal(refusal)] : []),
+    ...wrong.map(
+      ({ role, text }) =>
+        `“${text.slice(0, 60)}” cannot be used for ${sayRole(role).toLowerCase()}${WRONG[role] ? `: ${WRONG[role]}` : ''}.`,
+    ),
+    ...findings.filter(({ severity }) => severity !== 'note').map(sayFinding),
+  ];
+}
+
+/** What came of the last thing that was done with the whole batch. */
+export function sayBatch(said: { code: 'shelved'; count: number } | { code: 'full' | 'store' }): string {
+  if (said.code === 'shelved') return `${said.count} ${said.count === 1 ? 'embed is' : 'embeds are'} on the Shelf.`;
+  return said.code === 'full'
+    ? 'The browser has no room for them. Nothing was put on the Shelf; save them as files instead.'
+    : 'The browser’s store did not take them. Nothing was put on the Shelf; reload the page and try again.';
+}
