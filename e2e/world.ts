@@ -1,5 +1,8 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
+import { WRITTEN_PORT } from '../src/standins/world.ts';
 import { launchBrowser } from './browser.ts';
 import { startServer, type Running } from './driver.ts';
 
@@ -16,4 +19,12 @@ export function useServerAndBrowser(): { server: Running; browser: Browser; host
     await shared.server.stop();
   });
   return shared;
+}
+
+/** The first link of every item of the sample world, at the stand-ins of this port. */
+export function demoLinks(port: number): string[] {
+  const { items } = JSON.parse(readFileSync(join(import.meta.dirname, '../demo/items.json'), 'utf8')) as {
+    items: { links: string[] }[];
+  };
+  return items.map(({ links }) => links[0]!.replace(`:${WRITTEN_PORT}`, `:${port}`));
 }

@@ -47,6 +47,9 @@ function step(state: BenchState, change: Partial<Work>, gesture: string | null =
   state.present = { ...state.present, ...change };
 }
 
+/** Whether a work was laid out for a text that is still to come. */
+const waits = ({ present, touched }: BenchState): boolean => present.text === '' && !touched && present.id !== NOTHING_OPENED;
+
 /** Another text: what was done to the code of the one before is not for this one. */
 const anew = ({ form }: Work): Pick<Work, 'code' | 'form' | 'style'> => ({
   code: null,
@@ -64,18 +67,13 @@ export const benchSlice = createSlice({
         fresh(payload.work, payload.revision),
       prepare: (work: Work, revision?: number) => ({ payload: { work, revision: revision ?? 0 } }),
     },
-    /** A text was pasted or dropped: a new embed, with nothing changed yet. */
+    /** A text was pasted or dropped: a new embed with nothing changed yet, or the one that waited for its text. */
     broughtIn: {
-      reducer: (state, { payload }: PayloadAction<{ text: string; id: string }>) =>
-        step(state, {
-          ...anew(state.present),
-          text: payload.text,
-          id: payload.id,
-          choice: 0,
-          changes: {},
-          out: null,
-          pageOut: null,
-        }),
+      reducer: (state, { payload: { text, id } }: PayloadAction<{ text: string; id: string }>) =>
+        step(
+          state,
+          waits(state) ? { text } : { ...anew(state.present), text, id, choice: 0, changes: {}, out: null, pageOut: null },
+        ),
       prepare: (text: string) => ({ payload: { text, id: nanoid(10) } }),
     },
     /** The text of the same embed was corrected. */

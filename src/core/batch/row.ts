@@ -1,7 +1,6 @@
 import type { Refusal } from '../model/candidate.ts';
 import type { Finding } from '../model/finding.ts';
 import type { Facts } from '../model/item.ts';
-import type { Kind } from '../model/kind.ts';
 import type { SettingsFix } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import { parseValue } from '../model/values.ts';

@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import type { DragEvent, ReactElement } from 'react';
+import { useMemo, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import type { KeptBatch } from '../../batch/run.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -12,17 +12,31 @@ interface Props {
   ready: boolean;
 }
 
-const EXAMPLE = 'link;title;start\nhttp://lanternreel.localhost/see/k7wq2m9d;The sluice opens;0:42';
+const example = (link: string): string => `link;title;start\n${link};The sluice opens;0:42`;
+
+/** A longer text is not laid into the field, which would hold up the screen; only its beginning is. */
+const LONGEST = 20_000;
+const BEGINNING = 2000;
 
 /** What a batch is made of: pasted, dropped, or from a file. */
 export function BatchInput({ batch, change, begin, ready }: Props): ReactElement {
   const sites = useAppSelector(selectSites);
+  const link = useAppSelector((state) => state.world.example);
+  const long = batch.text.length > LONGEST;
+  const lines = useMemo(() => (long ? batch.text.trimEnd().split('\n').length : 0), [batch.text, long]);
+  const take = (text: string, name = ''): void => change({ text, name, batch: '', roles: null });
+  const onPaste = (event: ClipboardEvent): void => {
+    const text = event.clipboardData.getData('text/plain');
+    if (text.length <= LONGEST) return;
+    event.preventDefault();
+    take(text);
+  };
   const onDrop = (event: DragEvent): void => {
     event.preventDefault();
     const [file] = event.dataTransfer.files;
     const name = file?.name ?? '';
     void (file ? file.text() : Promise.resolve(event.dataTransfer.getData('text/plain'))).then(
-      (text) => text && change({ text, name, batch: '', roles: null }),
+      (text) => text && take(text, name),
     );
   };
   return (
@@ -32,20 +46,25 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         <span>
           Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed
           {batch.name && <small> · {batch.name}</small>}
+          {long && <small> · {lines.toLocaleString('en')} lines, of which the first stand here</small>}
         </span>
         <textarea
-          value={batch.text}
-          placeholder={EXAMPLE}
+          value={long ? batch.text.slice(0, BEGINNING) : batch.text}
+          readOnly={long}
+          placeholder={example(link)}
           spellCheck={false}
-          onChange={(event) => change({ text: event.target.value, name: '', batch: '', roles: null })}
+          onPaste={onPaste}
+          onChange={(event) => take(event.target.value)}
         />
       </label>
       <div className="batch-ways">
         <FileButton
           words="Open a file"
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"
-          taken={([file]) => change({ text: file!.text, name: file!.name, batch: '', roles: null })}
+          taken={([file]) => take(file!.text, file!.name)}
         />
+        {long && <Button onClick={() => take('')}>Empty the field</Button>}
+        {batch.text === '' && <Button onClick={() => take(example(link))}>Try an example</Button>}
         <label>
           For the site{' '}
           <select value={batch.site || sites[0]?.id} onChange={(event) => change({ site: event.target.value })}>

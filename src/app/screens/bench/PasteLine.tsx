@@ -1,4 +1,5 @@
 import type { ClipboardEvent, ReactElement } from 'react';
+import { Link } from 'react-router';
 import { bringIn } from '../../../core/pipeline.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
@@ -44,6 +45,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       <SiteChoice />
       <div id="paste-answer" className="paste-answer" role="status">
         {missing && <p>Nothing is saved in this browser under that address. Here is an example instead.</p>}
+        <BatchRowNote />
         <FoundPlayer />
         {refusal && (
           <p className={text.trim() === '' ? 'quiet' : 'wrong'}>
@@ -84,6 +86,16 @@ function FoundPlayer(): ReactElement | null {
     );
   if (refused) return <p className="quiet">The page could not be asked for its player: {WHY_NOT[refused] ?? refused}.</p>;
   return <p className="quiet">The page names no player of its own. If the host gives embed code, paste that instead.</p>;
+}
+
+/** Where a row of a batch is worked on, the way back to the others. */
+function BatchRowNote(): ReactElement | null {
+  const row = useAppSelector((state) => /^batch-.*-(\d+)$/.exec(state.bench.present.id)?.[1]);
+  return row === undefined ? null : (
+    <p className="quiet">
+      Row {row} of the batch. <Link to="/batch">Back to the batch</Link>
+    </p>
+  );
 }
 
 function SiteChoice(): ReactElement {

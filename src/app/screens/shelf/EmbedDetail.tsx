@@ -2,13 +2,17 @@ import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { nanoid } from '@reduxjs/toolkit';
+import type { Kind } from '../../../core/model/kind.ts';
+import { nextLike } from '../../../core/shelf/next.ts';
+import { opened } from '../../state/bench.ts';
 import type { Narrowing } from '../../../core/shelf/search.ts';
 import { stateOf, type SavedEmbed } from '../../../core/shelf/saved.ts';
 import { sayFindingCode, STATE_NAMES } from '../../../messages/shelf.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
-import { useAppSelector, type Store } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type Kept } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Versions } from './Versions.tsx';
@@ -30,11 +34,18 @@ interface Props {
 export function EmbedDetail({ embed, close, remove, open, narrow }: Props): ReactElement {
   const [kit, setKit] = useState(false);
   const store = useStore() as Store;
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
   const sites = useAppSelector(selectSites);
   const change = (part: Kept): void => void changeEmbeds([embed.id], () => part, Date.now());
   const reaim = (id: string): void => {
     const to = sites.find((site) => site.id === id);
     if (to) void replaceWorks([reaimIn(store.getState(), embed, to)], Date.now());
+  };
+  const next = (): void => {
+    const work = nextLike(embed.work, embed.kind as Kind, nanoid(10));
+    dispatch(opened(work));
+    void navigate(`/bench/${work.id}`);
   };
   const duplicate = async (): Promise<void> => {
     const copy = await duplicateEmbed(embed.id, Date.now());
@@ -51,6 +62,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
       <p className="detail-ways">
         <Link to={`/bench/${embed.id}`}>Open on the Bench</Link>
         <Button onClick={() => setKit(true)}>Post kit</Button>
+        <Button onClick={next}>Next one like this</Button>
         <Button onClick={() => void duplicate()}>Duplicate</Button>
         {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>All of this item</Button>}
         <Button aria-label={`Remove ${embed.title}`} onClick={remove}>

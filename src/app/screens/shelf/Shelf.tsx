@@ -1,5 +1,5 @@
 import './shelf.css';
-import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { NO_NARROWING, search, type Entry, type Narrowing } from '../../../core/shelf/search.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
@@ -110,15 +110,21 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
   );
 }
 
-/** What the list is narrowed by stands in the address, so that it can be gone back to. */
+/** Milliseconds after which what was typed stands in the address. */
+const SETTLED = 300;
+
+/** What the list is narrowed by stands in the address too, so that a reload and a way back find it again. */
 function useNarrowing(): [Narrowing, (narrowing: Narrowing) => void] {
   const [query, setQuery] = useSearchParams();
-  const narrowing = useMemo(() => {
+  const [narrowing, setNarrowing] = useState(() => {
     const given = Object.keys(NO_NARROWING).map((name) => [name, query.get(name) ?? '']);
     return Object.fromEntries(given) as Narrowing;
-  }, [query]);
-  return [
-    narrowing,
-    (next) => setQuery(Object.entries(next).filter(([, value]) => value !== '') as [string, string][], { replace: true }),
-  ];
+  });
+  const wanted = new URLSearchParams(Object.entries(narrowing).filter(([, value]) => value !== '')).toString();
+  useEffect(() => {
+    if (wanted === query.toString()) return undefined;
+    const timer = setTimeout(() => setQuery(wanted, { replace: true }), SETTLED);
+    return () => clearTimeout(timer);
+  }, [wanted, query, setQuery]);
+  return [narrowing, setNarrowing];
 }

@@ -1,0 +1,173 @@
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { strFromU8, unzipSync } from 'fflate';
+import Papa from 'papaparse';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { choose, codeOf } from './bench.ts';
+import { find, newVisitor, press, publish, waitForText } from './driver.ts';
+import { dumpStore, forget, giveFile, savedBy } from './files.ts';
+import { demoLinks, useServerAndBrowser } from './world.ts';
+
+/** Many links at once. */
+const world = useServerAndBrowser();
+
+async function visit(work: (page: Page) => Promise<void>): Promise<void> {
+  const { context, page } = await newVisitor(world.browser);
+  await page.goto(`${world.server.address}/batch`);
+  await find(page, 'button', 'Make the codes');
+  await work(page);
+  await context.close();
+}
+
+/** Puts a text into the field, as a paste does. */
+async function put(page: Page, text: string): Promise<void> {
+  await page.focus('.batch-text textarea');
+  await page.keyboard.sendCharacter(text);
+}
+
+async function fromFile(page: Page, text: string): Promise<void> {
+  const path = join(tmpdir(), `batch-${process.pid}.csv`);
+  writeFileSync(path, text);
+  await giveFile(page, 'Open a file', path);
+  await waitForText(page, 'batch-');
+}
+
+const TROUBLES = [
+  'ask the ferryman;No link;',
+  'javascript:alert(1);Not for frames;',
+  'FOLIOBARN/d/grd-7t1x5w/edit;Edit link;',
+  'LANTERNREEL/see/k7wq2m9d;No time;soon',
+  'LANTERNREEL/see/k7wq2m9d;Before its start;-4',
+  'LANTERNREEL/see/f3rryday;"A ""line""\r\nand another; with a semicolon";never',
+];
+
+describe('two hundred links', () => {
+  test('twelve of them troubled, become codes, and CSV again; the rows that need somebody come first', () =>
+    visit(async (page) => {
+      const good = demoLinks(world.server.port);
+      const troubled = [...TROUBLES, ...TROUBLES].map((row) =>
+        row.replace('FOLIOBARN', world.host('foliobarn')).replace('LANTERNREEL', world.host('lanternreel')),
+      );
+      const rows = Array.from({ length: 200 }, (_, i) =>
+        i % 17 === 3 && i < 200 ? troubled[Math.floor(i / 17)]! : `${good[i % good.length]};Row ${i + 1};`,
+      );
+      expect(rows.filter((row) => troubled.includes(row))).toHaveLength(12);
+      await fromFile(page, `Link;Title;Begin\r\n${rows.join('\r\n')}\r\n`);
+      await press(page, 'button', 'Make the codes');
+      await waitForText(page, 'All 200 rows are made.');
+      await waitForText(page, '12 needs you');
+      const first = await page.$eval('.batch-row .number', (cell) => cell.textContent);
+      expect(first).toBe('4');
+      const csv = await savedBy(page, () => press(page, 'button', 'Save as CSV'));
+      const { data } = Papa.parse<string[]>(csv.bytes.toString().replace(/^\uFEFF/, ''), { skipEmptyLines: true });
+      const [head, ...out] = data;
+      expect(head).toEqual(['Link', 'Title', 'Begin', 'embed code', 'state', 'findings']);
+      const came = Papa.parse<string[]>(rows.join('\r\n'), { delimiter: ';' }).data;
+      expect(out.map((row) => row.slice(0, 3))).toEqual(came);
+      expect(out.filter((row) => row[4] === 'needs you').map((row) => row[5]!.length > 20)).toEqual(Array(12).fill(true));
+      for (const row of out.filter(([, , , , state]) => state !== 'needs you')) expect(row[3]).toContain('<');
+      const zip = await savedBy(page, () => press(page, 'button', 'A file for each'));
+      const files = Object.values(unzipSync(zip.bytes)).map((bytes) => strFromU8(bytes).trim());
+      expect(files).toEqual(out.flatMap((row) => (row[3] === '' ? [] : [row[3]])));
+      await press(page, 'button', 'To the Shelf');
+      await waitForText(page, 'on the Shelf.');
+      const { embeds } = await dumpStore(page);
+      expect((embeds as { code: string }[]).map(({ code }) => code).sort()).toEqual([...files].sort());
+      forget(csv);
+      forget(zip);
+    }));
+});
+
+describe('rows', () => {
+  test('are set for all, for the chosen, and one by one on the Bench, from where it comes back', () =>
+    visit(async (page) => {
+      await put(page, `Listen: ${world.host('lanternreel')}/see/k7wq2m9d and ${world.host('lanternreel')}/see/f3rryday`);
+      await press(page, 'button', 'Make the codes');
+      await waitForText(page, 'The ferry at first light');
+      await page.select('[aria-label="Which setting"]', 'related');
+      await page.select('[aria-label="Its value"]', 'same');
+      await press(page, 'button', 'Set it');
+      await page.waitForFunction(
+        () => [...document.querySelectorAll('.batch-code')].filter((c) => c.textContent.includes('after=own')).length === 2,
+      );
+      await press(page, 'checkbox', 'Choose row 2');
+      await page.select('[aria-label="Which setting"]', 'controls');
+      await page.select('[aria-label="Its value"]', 'off');
+      await press(page, 'button', 'Set it');
+      await press(page, 'button', 'Open row 1');
+      await waitForText(page, 'Row 1 of the batch.');
+      await choose(page, 'plays once', 'Loop', 'on');
+      const code = await codeOf(page);
+      await press(page, 'link', 'Back to the batch');
+      await waitForText(page, 'All 2 rows are made.');
+      const html = await savedBy(page, () => press(page, 'button', 'One HTML file'));
+      const text = html.bytes.toString();
+      expect(text).toContain(code);
+      const watch = await publish(world.browser, text);
+      await watch.page.waitForFunction(() => document.querySelectorAll('iframe').length === 2);
+      await watch.close();
+      forget(html);
+    }));
+
+  test('of a feed bring their titles and days; columns can be told to be something else', () =>
+    visit(async (page) => {
+      await put(page, `Talk,Where,Note\nThe sluice,${world.host('lanternreel')}/see/k7wq2m9d,Seen from the causeway\n`);
+      await press(page, 'button', 'Make the codes');
+      await waitForText(page, 'All 1 rows are made.');
+      await page.select('.batch-columns label:nth-child(3) select', 'caption');
+      await page.waitForFunction(
+        () => document.querySelector('.batch-row')?.textContent?.includes('Seen from the causeway') ?? false,
+      );
+      await press(page, 'button', 'New batch');
+      await put(
+        page,
+        `<rss version="2.0"><channel><item><title>Low water</title><link>${world.host('lanternreel')}/see/k7wq2m9d</link><description>At the sluice.</description></item></channel></rss>`,
+      );
+      await press(page, 'button', 'Make the codes');
+      await waitForText(page, 'Low water');
+    }));
+});
+
+describe('ten thousand rows', () => {
+  const many = (count: number): string =>
+    Array.from({ length: count }, (_, i) => `${world.host('lanternreel')}/see/k7wq2m9d?at=${i}s`).join('\n');
+
+  test('are called off at once, and what is made stays', () =>
+    visit(async (page) => {
+      await page.$eval('.batch-ways input[type="checkbox"]', (box) => box.click());
+      await fromFile(page, many(10_000));
+      await press(page, 'button', 'Make the codes');
+      await find(page, 'button', 'Cancel');
+      const waited = await page.evaluate(async () => {
+        const cancel = [...document.querySelectorAll('button')].find((button) => button.textContent === 'Cancel')!;
+        const from = performance.now();
+        cancel.click();
+        while (!document.body.innerText.includes('Cancelled after')) await new Promise((done) => setTimeout(done, 5));
+        return performance.now() - from;
+      });
+      // On a machine that has other work the wait is longer; the bench tells the figure.
+      expect(waited).toBeLessThan(1500);
+      const [, made] = /Cancelled after (\d+) of 10000/.exec(await page.$eval('.batch-progress', (line) => line.textContent))!;
+      expect(Number(made)).toBeLessThan(10_000);
+      await waitForText(page, `${made} rows`);
+    }));
+
+  test('whose tab is closed are there to be made again, and nothing of them is on the Shelf', async () => {
+    const { context, page } = await newVisitor(world.browser);
+    await page.goto(`${world.server.address}/batch`);
+    await find(page, 'button', 'Make the codes');
+    await fromFile(page, many(5000));
+    await press(page, 'button', 'Make the codes');
+    await find(page, 'button', 'Cancel');
+    await page.close();
+    const again = await context.newPage();
+    await again.goto(`${world.server.address}/batch`);
+    await find(again, 'button', 'Make the codes');
+    await waitForText(again, '5,000 lines');
+    const { embeds } = await dumpStore(again);
+    expect(embeds).toEqual([]);
+    await context.close();
+  });
+});
