@@ -16,7 +16,10 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/tests/)' },
       to: {
-        path: ['^node:', 'node_modules/(?!@types/culori|zod|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|ical-generator|fflate)'],
+        path: [
+          '^node:',
+          'node_modules/(?!@types/culori|zod|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|ical-generator|fflate)',
+        ],
         dependencyTypesNot: ['type-only'],
       },
     },

@@ -23,7 +23,7 @@ describe.each([
   ['day', 390],
   ['night', 390],
 ] as const)('%s glass, %d px wide', (glass, width) => {
-  test('axe finds nothing on the Bench, its editors, the Shelf, Sites, and the Host book', async () => {
+  test('axe finds nothing on the Bench, its editors, the Shelf, Batch, Sites, and the Host book', async () => {
     const { context, page } = await newVisitor(world.browser, { width, height: 800 });
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
@@ -60,7 +60,19 @@ describe.each([
       expect(await findings(page)).toEqual([]);
     }
     await press(page, 'link', 'Shelf');
+    await press(page, 'button', 'More on The ferry at first light');
     await find(page, 'button', 'Remove The ferry at first light');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Post kit');
+    await find(page, 'textbox', 'Address of the page');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Close');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await press(page, 'link', 'Batch');
+    await press(page, 'button', 'Try an example');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Make the codes');
+    await waitForText(page, 'The row is made.');
     expect(await findings(page)).toEqual([]);
     await press(page, 'link', 'Sites');
     await waitForText(page, 'What its editor keeps');

@@ -115,7 +115,7 @@ describe('rows', () => {
     visit(async (page) => {
       await put(page, `Talk,Where,Note\nThe sluice,${world.host('lanternreel')}/see/k7wq2m9d,Seen from the causeway\n`);
       await press(page, 'button', 'Make the codes');
-      await waitForText(page, 'All 1 rows are made.');
+      await waitForText(page, 'The row is made.');
       await page.select('.batch-columns label:nth-child(3) select', 'caption');
       await page.waitForFunction(
         () => document.querySelector('.batch-row')?.textContent?.includes('Seen from the causeway') ?? false,

@@ -64,7 +64,12 @@ export async function find(page: Page, role: string, name: string): Promise<Elem
 }
 
 export async function press(page: Page, role: string, name: string): Promise<void> {
-  await (await find(page, role, name)).click();
+  const pressed = (): Promise<void> => find(page, role, name).then((element) => element.click());
+  // Between the look and the press the screen may have drawn it anew.
+  await pressed().catch((error: unknown) => {
+    if (!/detached/.test(String(error))) throw error;
+    return pressed();
+  });
 }
 
 /** Waits until the text stands anywhere on the page. */

@@ -1,9 +1,10 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { bringIn, choose, openBench, openToken, type } from './bench.ts';
+import { bringIn, choose, openBench, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
+import { demoLinks } from './world.ts';
 import { find, newVisitor, press, startServer, waitForText } from './driver.ts';
 
 /** Takes the pictures of `docs/screenshots/`, from the demo data. */
@@ -41,23 +42,13 @@ async function makeSeveral(page: Page, host: (name: string) => string): Promise<
   await choose(page, 'at the start', 'Alignment', 'Centre');
   await new Promise((done) => setTimeout(done, 500));
   await press(page, 'link', 'Shelf');
-  await waitForText(page, '5 embeds');
-}
-
-async function makeTrouble(page: Page, host: (name: string) => string): Promise<void> {
-  await bringIn(page, `${host('lanternreel')}/see/f3rryday?at=9s&glow=1`);
-  await waitForText(page, 'The ferry at first light');
-  await choose(page, 'plays once', 'Loop', 'on');
-  await choose(page, 'waits for a press', 'Autoplay', 'on');
-  await choose(page, 'then anyone’s videos', 'Related videos', 'None');
-  await openToken(page, 'then no videos in part', 'Related videos');
-}
-
-async function makeDocument(page: Page, host: (name: string) => string): Promise<void> {
-  await bringIn(page, `${host('foliobarn')}/d/grd-7t1x5w/view?sharedby=letter`);
-  await waitForText(page, 'Guide for new millers');
-  await type(page, 'opens at page 1', 'Start page', '5');
-  await waitForText(page, 'page 5 is open');
+  await waitForText(page, '4 embeds');
+  await press(page, 'button', 'More on Guide for new millers');
+  await (await find(page, 'textbox', 'Tags, with spaces between')).type('guide volunteers');
+  await page.keyboard.press('Enter');
+  await (await find(page, 'textbox', 'Address of a page')).type('https://tidemill.example/volunteers');
+  await press(page, 'button', 'It stands here');
+  await waitForText(page, 'on 1 page');
 }
 
 async function makeSlides(page: Page, host: (name: string) => string): Promise<void> {
@@ -135,6 +126,38 @@ async function makePasteBack(page: Page, at: (host: string) => string): Promise<
   await waitForText(page, 'not as they were given');
 }
 
+/** The sample world as a table, some of its rows in need of somebody; while hosts are asked, or when all is there. */
+async function makeBatch(page: Page, at: (host: string) => string, whole: boolean): Promise<void> {
+  await openBook(page, '/batch', 'Make the codes');
+  const troubles = ['ask the ferryman;;', `${at('lanternreel')}/see/f3rryday;;soon`, `${at('foliobarn')}/d/grd-7t1x5w/edit;;`];
+  const links = demoLinks(WRITTEN_PORT).map((link) => `${link};;`);
+  const rows = whole ? [...troubles, ...links] : Array.from({ length: 60 }, () => links).flat();
+  await page.focus('.batch-text textarea');
+  await page.keyboard.sendCharacter(['link;title;begin', ...rows.slice(0, 220)].join('\n'));
+  await press(page, 'button', 'Make the codes');
+  await waitForText(page, whole ? 'All 83 rows are made.' : 'answers are in');
+}
+
+async function makeStyle(page: Page, at: (host: string) => string): Promise<void> {
+  for (const [path, title] of [
+    ['/see/k7wq2m9d', 'Opening the sluice'],
+    ['/upright/u4wheel0', 'The wheel in forty seconds'],
+    ['/see/d8stone5', 'stone'],
+  ] as const) {
+    await bringIn(page, `${at('lanternreel')}${path}?at=4s`);
+    await waitForText(page, title);
+    await new Promise((done) => setTimeout(done, 500));
+    await choose(page, 'plays once', 'Loop', 'on');
+  }
+  await openBook(page, '/sites/mill', 'What would it change?');
+  await page.select('[aria-label="Its value"]', 'same');
+  await press(page, 'button', 'Add the rule');
+  await page.select('[aria-label="Which setting"]', 'autoplay');
+  await press(page, 'button', 'Add the rule');
+  await press(page, 'button', 'What would it change?');
+  await find(page, 'button', 'Apply to these 3');
+}
+
 async function openColours(page: Page): Promise<void> {
   await openBook(page, '/sites/ferry', 'What its editor keeps');
   await page.$$eval('.site-part h3', (titles) => titles.find((title) => title.textContent === 'Colours')!.scrollIntoView());
@@ -149,8 +172,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench', prepare: makeVideo },
   { name: 'bench-night', night: true, prepare: makeVideo },
   { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
-  { name: 'bench-in-part', prepare: makeTrouble },
-  { name: 'bench-document', prepare: makeDocument },
   { name: 'bench-slideshow', prepare: makeSlides },
   { name: 'bench-album', prepare: makeAlbum },
   { name: 'bench-unknown', prepare: makeUnknown },
@@ -164,7 +185,9 @@ const SHOTS: readonly Shot[] = [
   { name: 'sites-colours', night: true, prepare: openColours },
   { name: 'sites', prepare: (page) => openBook(page, '/sites/mill', 'What its editor keeps') },
   { name: 'shelf', prepare: makeSeveral },
-  { name: 'shelf-night', night: true, prepare: makeSeveral },
+  { name: 'batch-running', prepare: (page, at) => makeBatch(page, at, false) },
+  { name: 'batch', night: true, prepare: (page, at) => makeBatch(page, at, true) },
+  { name: 'style-change', prepare: makeStyle },
 ];
 
 async function take(browser: Browser, { address, port }: { address: string; port: number }, shot: Shot): Promise<void> {

@@ -44,7 +44,7 @@ export async function findBatch(): Promise<KeptBatch | undefined> {
 
 const EMPTY: BatchState = { phase: 'empty', table: null, rows: [], done: 0, asked: 0, toAsk: 0, tick: 0, said: null };
 /** Milliseconds between two pictures of a batch that runs. */
-const FRAME = 100;
+const FRAME = 200;
 
 /** The one batch of this window. It goes on while other screens are looked at. */
 class Run {

@@ -12,7 +12,7 @@ interface Props {
   take: (id: SettingId, value: SettingValue) => void;
 }
 
-/** One setting and a value for it, where no embed is at hand to show it on. */
+/** One setting and a value for it, away from the Bench. */
 export function SettingPick({ possible, words, take }: Props): ReactElement {
   const [id, setId] = useState<SettingId>('related');
   const [text, setText] = useState('');

@@ -51,7 +51,7 @@ export function makeTheme(glass: Glass): Theme {
       MuiButtonBase: { defaultProps: { disableRipple: true } },
       MuiButton: {
         defaultProps: { disableElevation: true, size: 'small' },
-        styleOverrides: { root: { minHeight: 28, lineHeight: 1.3 } },
+        styleOverrides: { root: { minHeight: 28, lineHeight: 1.3, transition: 'none' } },
       },
       MuiToggleButton: {
         styleOverrides: {

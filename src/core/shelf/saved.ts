@@ -16,12 +16,10 @@ export const factsSchema = z.object({
 });
 
 /** How far an embed has come. That it needs a look is not kept here: it follows from what was found. */
-export const STAGES = ['draft', 'ready', 'placed'] as const;
-export type Stage = (typeof STAGES)[number];
+const STAGES = ['draft', 'ready', 'placed'] as const;
 
 /** A page in which an embed was placed. */
 const placementSchema = z.object({ address: z.url({ protocol: /^https?$/ }).max(4000), since: time });
-export type Placement = z.infer<typeof placementSchema>;
 
 /** An embed as it is kept. */
 export const savedSchema = z.object({

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KINDS, type Kind } from '../model/kind.ts';
-import { parseValue, writeValue, type SettingValue } from '../model/values.ts';
+import { parseValue, writeValue } from '../model/values.ts';
 import { isSettingId, makesSense, settingOf, type SettingId, type Settings } from '../settings/list.ts';
 
 /** A setting that a site uses for a kind of item unless somebody says otherwise, and why. */
@@ -16,6 +16,8 @@ export const styleSchema = z
   .strictObject({ version: z.literal(1), site: z.string().min(2).max(40), rules: z.array(ruleSchema).max(600) })
   .check(({ value: { rules }, issues }) =>
     rules.forEach(({ setting, value }, i) => {
+      // What is no setting was told already.
+      if (!isSettingId(setting)) return;
       const type = settingOf(setting).value;
       if (parseValue(type, writeValue(type, value)) === undefined)
         issues.push({
@@ -51,22 +53,6 @@ export const withoutRule = (style: HouseStyle, kind: Kind, setting: SettingId): 
   ...style,
   rules: style.rules.filter((rule) => rule.kind !== kind || rule.setting !== setting),
 });
-
-/** A setting in which an embed and a style do not agree; undefined where one of them has none. */
-export interface StyleDifference {
-  setting: SettingId;
-  style: SettingValue | undefined;
-  embed: SettingValue | undefined;
-}
-
-/**
- * What differs between the settings of an embed and a style: every rule that the embed does not follow, and nothing
- * besides, since a style says nothing of the settings that it leaves out.
- */
-export const differencesFrom = (style: Settings, settings: Settings): StyleDifference[] =>
-  (Object.keys(style) as SettingId[])
-    .filter((setting) => style[setting] !== settings[setting])
-    .map((setting) => ({ setting, style: style[setting], embed: settings[setting] }));
 
 /** The style of one site for another: the same rules, without those that name what only the first one has. */
 export const carriedTo = (style: HouseStyle, site: string): HouseStyle => ({

@@ -1,5 +1,5 @@
 import './batch.css';
-import { useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
+import { useDeferredValue, useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { findBatch, keepBatch, run, type KeptBatch } from '../../batch/run.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
@@ -12,7 +12,8 @@ const NOTHING: KeptBatch = { batch: '', text: '', name: '', roles: null, site: '
 /** Many links at once: rows become codes, and those that need somebody come first. */
 export function Batch(): ReactElement {
   const store = useStore() as Store;
-  const state = useSyncExternalStore(run.watch, run.look);
+  // Drawn in small steps, between which the screen is free.
+  const state = useDeferredValue(useSyncExternalStore(run.watch, run.look));
   const ready = useAppSelector((one) => one.world.status === 'ready');
   const sites = useAppSelector(selectSites);
   const [batch, setBatch] = useState<KeptBatch>(NOTHING);

@@ -43,7 +43,7 @@ export function BatchRows({ state, batch, table, begin, again }: Props): ReactEl
               aria-pressed={shown === one}
               onClick={() => setShown(one)}
             >
-              {one === 'all' ? `${rows.length} rows` : `${counts[one]} ${ROW_STATES[one]}`}
+              {one === 'all' ? (rows.length === 1 ? '1 row' : `${rows.length} rows`) : `${counts[one]} ${ROW_STATES[one]}`}
             </button>
           ))}
         </div>
@@ -81,6 +81,8 @@ function sorted({ rows: all }: BatchState): { rows: BatchRow[]; counts: Record<M
   return { rows: rows.sort((a, b) => ORDER[a.state] - ORDER[b.state] || a.row - b.row), counts };
 }
 
+const allMade = (total: number): string => (total === 1 ? 'The row is made.' : `All ${total} rows are made.`);
+
 function Progress({ state, total }: { state: BatchState; total: number }): ReactElement {
   const { phase, done, asked, toAsk } = state;
   const share = toAsk > 0 ? asked / toAsk : total === 0 ? 1 : done / total;
@@ -88,9 +90,9 @@ function Progress({ state, total }: { state: BatchState; total: number }): React
     phase === 'cancelled'
       ? `Cancelled after ${done} of ${total} rows. What is made stays, and can be taken.`
       : phase === 'done'
-        ? `All ${total} rows are made.`
+        ? allMade(total)
         : toAsk > 0
-          ? `All ${total} rows are made; ${asked} of ${toAsk} hosts’ answers are in.`
+          ? `${allMade(total).slice(0, -1)}; ${asked} of ${toAsk} hosts’ answers are in.`
           : `${done} of ${total} rows are made.`;
   return (
     <div className="batch-progress">

@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Suspense, useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
+import { Suspense, useState, type SyntheticEvent, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate } from 'react-router';
 import { nanoid } from '@reduxjs/toolkit';
@@ -117,7 +117,7 @@ const Part = ({ title, children }: { title: string; children: ReactNode }): Reac
 /** A field that is kept when it is left, or with Enter. */
 function OneLine({ label, value, keep }: { label: string; value: string; keep: (text: string) => void }): ReactElement {
   const [text, setText] = useState(value);
-  const submit = (event: FormEvent): void => {
+  const submit = (event: SyntheticEvent): void => {
     event.preventDefault();
     keep(text);
   };
@@ -138,7 +138,7 @@ function OneLine({ label, value, keep }: { label: string; value: string; keep: (
 function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Kept) => void }): ReactElement {
   const [address, setAddress] = useState('');
   const [wrong, setWrong] = useState(false);
-  const add = (event: FormEvent): void => {
+  const add = (event: SyntheticEvent): void => {
     event.preventDefault();
     const url = URL.parse(address.trim());
     const good = url !== null && /^https?:$/.test(url.protocol);

@@ -1,5 +1,5 @@
 import './shelf.css';
-import { useDeferredValue, useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { NO_NARROWING, search, type Entry, type Narrowing } from '../../../core/shelf/search.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
@@ -39,11 +39,15 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [open, setOpen] = useState<string | null>(null);
   const [removed, setRemoved] = useState<Whole[]>([]);
-  const wanted = useDeferredValue(narrowing);
-  const found = useMemo(() => search(entries, wanted), [entries, wanted]);
+  const found = useMemo(() => search(entries, narrowing), [entries, narrowing]);
   const picked = useMemo(() => entries.filter(({ embed }) => chosen.has(embed.id)), [entries, chosen]);
   const shown = entries.find(({ embed }) => embed.id === open)?.embed;
   const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
+  const choose = useCallback(
+    (id: string, on: boolean): void =>
+      setChosen((before) => new Set(on ? [...before, id] : [...before].filter((one) => one !== id))),
+    [],
+  );
   const remove = async (ids: readonly string[]): Promise<void> => {
     setRemoved(await removeEmbeds(ids));
     setChosen(new Set());
@@ -87,14 +91,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
         </p>
       )}
       {found.length > 0 && (
-        <ShelfList
-          entries={found}
-          bySite={bySite}
-          open={open}
-          setOpen={setOpen}
-          chosen={chosen}
-          choose={(id, on) => setChosen((before) => new Set(on ? [...before, id] : [...before].filter((one) => one !== id)))}
-        />
+        <ShelfList entries={found} bySite={bySite} open={open} setOpen={setOpen} chosen={chosen} choose={choose} />
       )}
       {shown && (
         <EmbedDetail

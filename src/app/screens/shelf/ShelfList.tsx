@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import type { SavedEmbed, State } from '../../../core/shelf/saved.ts';
+import type { Picture, SavedEmbed } from '../../../core/shelf/saved.ts';
 import type { Entry } from '../../../core/shelf/search.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
@@ -39,7 +39,9 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
     overscan: 6,
   });
   const inSight = list.getVirtualItems();
-  useEffect(() => list.measure(), [list, rows]);
+  // Without headings all rows are equally high, and nothing has to be measured anew.
+  const uneven = bySite ? rows : null;
+  useEffect(() => list.measure(), [list, uneven]);
   const faces = useFaces(
     inSight.flatMap(({ index }) => {
       const row = rows[index];
@@ -58,26 +60,17 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
                 <SiteName id={row.site} /> <small>{row.count}</small>
               </li>
             );
-          const { embed, state } = row.entry;
+          const { embed } = row.entry;
           return (
-            <li key={embed.id} className="shelf-row" style={style} data-open={embed.id === open} data-state={state}>
-              <input
-                type="checkbox"
-                aria-label={`Choose ${embed.title}`}
-                checked={chosen.has(embed.id)}
-                onChange={(event) => choose(embed.id, event.target.checked)}
+            <li key={embed.id} className="shelf-row" style={style} data-open={embed.id === open} data-state={row.entry.state}>
+              <Row
+                entry={row.entry}
+                face={faces.get(embed.id)}
+                open={embed.id === open}
+                chosen={chosen.has(embed.id)}
+                setOpen={setOpen}
+                choose={choose}
               />
-              <span className="shelf-face">{faces.get(embed.id) && <img src={faces.get(embed.id)} alt="" />}</span>
-              <RowWords embed={embed} state={state} />
-              <button
-                type="button"
-                className="inline-remedy"
-                aria-expanded={embed.id === open}
-                aria-label={`More on ${embed.title}`}
-                onClick={() => setOpen(embed.id === open ? null : embed.id)}
-              >
-                More
-              </button>
             </li>
           );
         })}
@@ -101,12 +94,28 @@ function SiteName({ id }: { id: string }): ReactElement {
   return <>{sites.find((site) => site.id === id)?.name ?? 'No site'}</>;
 }
 
-function RowWords({ embed, state }: { embed: SavedEmbed; state: State }): ReactElement {
-  const cards = useAppSelector(selectCards);
+interface RowProps {
+  entry: Entry;
+  face: string | undefined;
+  open: boolean;
+  chosen: boolean;
+  setOpen: (id: string | null) => void;
+  choose: (id: string, on: boolean) => void;
+}
+
+/** One embed; drawn anew only when something of it has changed, however the list is moved. */
+const Row = memo(function Row({ entry: { embed, state }, face, open, chosen, setOpen, choose }: RowProps): ReactElement {
+  const host = useAppSelector((all) => selectCards(all).find((card) => card.id === embed.host)?.name);
   const kind = KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? 'not recognised';
-  const host = cards.find((card) => card.id === embed.host)?.name;
   return (
     <>
+      <input
+        type="checkbox"
+        aria-label={`Choose ${embed.title}`}
+        checked={chosen}
+        onChange={(event) => choose(embed.id, event.target.checked)}
+      />
+      <span className="shelf-face">{face && <img src={face} alt="" />}</span>
       <span className="shelf-title">
         <Link to={`/bench/${embed.id}`}>{embed.title}</Link>
         <small>{setWords(embed)}</small>
@@ -124,9 +133,18 @@ function RowWords({ embed, state }: { embed: SavedEmbed; state: State }): ReactE
         {embed.placed.length > 0 && <small>{embed.placed.length === 1 ? 'on 1 page' : `on ${embed.placed.length} pages`}</small>}
       </span>
       <time className="number">{when.format(embed.changed)}</time>
+      <button
+        type="button"
+        className="inline-remedy"
+        aria-expanded={open}
+        aria-label={`More on ${embed.title}`}
+        onClick={() => setOpen(open ? null : embed.id)}
+      >
+        More
+      </button>
     </>
   );
-}
+});
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -139,17 +157,29 @@ function setWords({ work }: SavedEmbed): string {
   return touched.map(([id, value]) => saySetting(id, value)).join(' · ') || 'as the link says';
 }
 
+/** Milliseconds for which the list must rest before pictures are fetched, and as many of them are kept at hand. */
+const SETTLED = 60;
+const MOST_FACES = 400;
+
+function joined(before: ReadonlyMap<string, string>, found: readonly Picture[]): ReadonlyMap<string, string> {
+  const all = [...before, ...found.map(({ id, address }): [string, string] => [id, address])];
+  return new Map(all.slice(-MOST_FACES));
+}
+
 /** The small pictures of the rows in sight, by id of their embeds. */
 function useFaces(ids: readonly string[]): ReadonlyMap<string, string> {
   const [faces, setFaces] = useState<ReadonlyMap<string, string>>(new Map());
   const wanted = ids.join(' ');
   useEffect(() => {
     let current = true;
-    findPictures(wanted.split(' '))
-      .then((found) => current && setFaces(new Map(found.map(({ id, address }) => [id, address]))))
-      .catch(() => undefined);
+    const timer = setTimeout(() => {
+      findPictures(wanted.split(' '))
+        .then((found) => current && setFaces((before) => joined(before, found)))
+        .catch(() => undefined);
+    }, SETTLED);
     return () => {
       current = false;
+      clearTimeout(timer);
     };
   }, [wanted]);
   return faces;

@@ -1,0 +1,194 @@
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from 'puppeteer-core';
+import { launchBrowser } from '../e2e/browser.ts';
+import { find, newVisitor, press, startServer, waitForText } from '../e2e/driver.ts';
+import { giveFile } from '../e2e/files.ts';
+import { demoLinks } from '../e2e/world.ts';
+
+/** Twenty thousand embeds on the Shelf, and ten thousand rows in a batch, in the browser. */
+const EMBEDS = 20_000;
+const ROWS = 10_000;
+const line = (what: string, figure: string, note: string): void =>
+  console.log(`${what.padEnd(58)} ${figure.padStart(9)} ${note}`);
+const late = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!;
+
+const [server, browser] = await Promise.all([startServer(), launchBrowser()]);
+
+async function fill(page: Page): Promise<void> {
+  await page.evaluate(
+    async (count, links) => {
+      const sites = ['mill', 'bakehouse', 'ferry'];
+      const words = 'tide sluice wheel stone flour ferry oven pond ebb flood rope bell barley crust harbour'.split(' ');
+      const store = await new Promise<IDBDatabase>((done) => {
+        const opening = indexedDB.open('refenestra');
+        opening.onsuccess = () => done(opening.result);
+      });
+      const writing = store.transaction(['embeds'], 'readwrite');
+      for (let i = 0; i < count; i++) {
+        const id = `many-${i}`;
+        const site = sites[i % 3]!;
+        const title = `${words[i % 15]} and ${words[(i * 7) % 15]} ${i}`;
+        const text = links[i % links.length]!;
+        const work = {
+          id,
+          text,
+          code: null,
+          choice: 0,
+          changes: { autoplay: 'on', mute: 'on' },
+          form: 'responsive',
+          site,
+          style: {},
+          out: null,
+          pageOut: null,
+        };
+        const code = `<iframe src="${text}" title="${title}" style="display:block;border:0;width:100%;aspect-ratio:16/9;height:auto"></iframe>`;
+        writing.objectStore('embeds').put({
+          id,
+          work,
+          title,
+          host: 'lanternreel',
+          kind: 'video',
+          made: i,
+          changed: i,
+          item: text,
+          code,
+          facts: { title, author: 'Quillmarsh Tide Mill' },
+          stage: 'draft',
+          look: [],
+          tags: [words[i % 11]],
+          placed: [],
+          revision: 1,
+        });
+      }
+      await new Promise((done) => (writing.oncomplete = done));
+      store.close();
+    },
+    EMBEDS,
+    demoLinks(server.port),
+  );
+}
+
+async function shelf(): Promise<void> {
+  const { context, page } = await newVisitor(browser);
+  await page.goto(`${server.address}/shelf`);
+  await waitForText(page, 'Nothing is kept yet');
+  await fill(page);
+  await page.goto('about:blank');
+  const from = performance.now();
+  await page.goto(`${server.address}/shelf`);
+  await page.waitForSelector('.shelf-row');
+  line(`the Shelf with ${EMBEDS} embeds, from its address to its first rows`, `${Math.round(performance.now() - from)} ms`, '');
+  const search = await find(page, 'searchbox', 'Search the Shelf');
+  const answers = await search.evaluate(async (field) => {
+    const input = field as HTMLInputElement;
+    // React watches the field’s own setter, so that of all fields is used.
+    const property = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!;
+    const times: number[] = [];
+    for (let i = 0; i < 60; i++) {
+      // Words and numbers of which each leaves another number of embeds.
+      const text = `${['tide', 'bell', '', 'sluice mill', 'crust'][i % 5]} ${(i * 37) % 400}`.trim();
+      const output = document.querySelector('.shelf-actions output')!;
+      const before = output.textContent;
+      const begun = performance.now();
+      property.set!.call(input, text);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      while (output.textContent === before && performance.now() - begun < 2000) await new Promise((done) => setTimeout(done, 0));
+      document.body.getBoundingClientRect();
+      times.push(performance.now() - begun);
+      await new Promise((done) => setTimeout(done, 150));
+    }
+    property.set!.call(input, '');
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((done) => setTimeout(done, 600));
+    return times;
+  });
+  if (Math.max(...answers) >= 2000) throw new Error('a search gave no new answer');
+  line('a search among them, from the key to the shown answer (95th)', `${late(answers).toFixed(1)} ms`, '(at most 50 ms)');
+  const frames = await page.evaluate(async () => {
+    const list = document.querySelector('.shelf-list')!;
+    const gaps: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 180; i++) {
+      list.scrollTop += 200;
+      await new Promise((done) => requestAnimationFrame(done));
+      const now = performance.now();
+      if (i > 5) gaps.push(now - last);
+      last = now;
+    }
+    return gaps;
+  });
+  const dropped = frames.filter((gap) => gap > 25).length;
+  line(
+    'scrolling through them, 200 px a frame, time of a frame (95th)',
+    `${late(frames).toFixed(1)} ms`,
+    `${dropped} of ${frames.length} frames took more than 25 ms`,
+  );
+  await context.close();
+}
+
+async function batch(): Promise<void> {
+  const { context, page } = await newVisitor(browser);
+  await page.goto(`${server.address}/batch`);
+  await find(page, 'button', 'Make the codes');
+  const links = demoLinks(server.port);
+  const text = Array.from({ length: ROWS }, (_, i) => `${links[i % links.length]};Row ${i + 1}`).join('\n');
+  const path = join(tmpdir(), `rows-${process.pid}.csv`);
+  writeFileSync(path, `link;title\n${text}\n`);
+  await page.$eval('.batch-ways input[type="checkbox"]', (box) => box.click());
+  await giveFile(page, 'Open a file', path);
+  await waitForText(page, '10,001 lines');
+  const before = (await page.metrics()).JSHeapUsedSize!;
+  await page.evaluate(() => {
+    const found: number[] = [];
+    new PerformanceObserver((list) => found.push(...list.getEntries().map(({ duration }) => duration))).observe({
+      entryTypes: ['longtask'],
+    });
+    Object.assign(window, { longTasks: found });
+  });
+  const from = performance.now();
+  await press(page, 'button', 'Make the codes');
+  // Looked at seldom: to look at the text of the screen is work for it too.
+  await page.waitForFunction(
+    (words: string) => document.querySelector('.batch-progress')?.textContent === words,
+    { polling: 100 },
+    `All ${ROWS} rows are made.`,
+  );
+  const seconds = (performance.now() - from) / 1000;
+  line(`${ROWS} rows in a batch`, `${Math.round(ROWS / seconds)}`, `rows a second, ${seconds.toFixed(1)} s in all`);
+  const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
+  line(
+    'longest task on the screen’s thread meanwhile',
+    tasks.length === 0 ? '< 50 ms' : `${Math.round(Math.max(...tasks))} ms`,
+    `(at most 50 ms)  ${tasks.length} longer than 50 ms`,
+  );
+  const screen = ((await page.metrics()).JSHeapUsedSize! - before) / ROWS;
+  const { usedSize: worker } = await page.workers()[0]!.client.send('Runtime.getHeapUsage');
+  line(
+    'memory a row, on the screen and in the worker',
+    `${Math.round(screen)} B`,
+    `and ${Math.round(worker / ROWS)} B, the codes among it`,
+  );
+  await page.evaluate(() =>
+    [...document.querySelectorAll('button')].find((button) => button.textContent === 'New batch')!.click(),
+  );
+  await giveFile(page, 'Open a file', path);
+  await waitForText(page, '10,001 lines');
+  await press(page, 'button', 'Make the codes');
+  await find(page, 'button', 'Cancel');
+  const waited = await page.evaluate(async () => {
+    const cancel = [...document.querySelectorAll('button')].find((button) => button.textContent === 'Cancel')!;
+    const begun = performance.now();
+    cancel.click();
+    while (!document.body.innerText.includes('Cancelled after')) await new Promise((done) => setTimeout(done, 2));
+    return performance.now() - begun;
+  });
+  line('from Cancel until it says so', `${Math.round(waited)} ms`, '(at most 100 ms)');
+  await context.close();
+}
+
+await shelf();
+await batch();
+await browser.close();
+await server.stop();

@@ -1,0 +1,104 @@
+import { strToU8, zipSync } from 'fflate';
+import { describe, expect, test } from 'vitest';
+import { sites } from '../tests/world.ts';
+import { savedSchema, type SavedEmbed } from '../shelf/saved.ts';
+import { emptyWork } from '../shelf/work.ts';
+import { emptyStyle } from '../styles/style.ts';
+import { pack, unpack, type Bundle } from './bundle.ts';
+import { merge, planMerge, stepKey } from './merge.ts';
+
+const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
+  savedSchema.parse({
+    id,
+    title: `Of ${id}`,
+    host: 'lanternreel',
+    kind: 'video',
+    made: 1,
+    changed: 10,
+    work: { ...emptyWork('mill', id), text: 'x', style: {} },
+    code: `<i>${id}</i>`,
+    ...part,
+  });
+const bundle = (part: Partial<Bundle> = {}): Bundle => ({
+  format: 'refenestra-bundle',
+  version: 1,
+  made: '2026-11-23T20:00:00.000Z',
+  embeds: [],
+  versions: [],
+  proofs: [],
+  backs: [],
+  sites: [],
+  styles: [],
+  cards: [],
+  pictures: [],
+  ...part,
+});
+const PICTURE = `data:image/webp;base64,${btoa('\0\x01\xfe\xff picture')}`;
+
+describe('a bundle', () => {
+  const whole = bundle({
+    embeds: [embed('a'), embed('b')],
+    versions: [{ id: 'v', embed: 'a', taken: 5, code: 'c', work: embed('a').work }],
+    sites: [...sites],
+    styles: [emptyStyle('mill')],
+    pictures: [{ id: 'a', address: PICTURE }],
+  });
+
+  test('is read back as it was written, byte for byte, pictures included', () => {
+    expect(unpack(pack(whole))).toEqual({ bundle: whole });
+    expect(pack(whole)).toEqual(pack(whole));
+  });
+
+  const zip = (content: unknown): Uint8Array => zipSync({ 'bundle.json': strToU8(JSON.stringify(content)) });
+  test.each([
+    ['noZip', strToU8('PK no')],
+    ['noBundle', zipSync({ 'readme.txt': strToU8('x') })],
+    ['newer', zip({ ...whole, version: 2 })],
+    ['broken', zip({ ...whole, embeds: [{ id: 'a' }] })],
+    ['broken', zipSync({ 'bundle.json': strToU8('{') })],
+  ])('is refused: %s', (code, bytes) => expect(unpack(bytes)).toMatchObject({ refusal: { code } }));
+
+  test('takes no file that does not belong to it', () => {
+    const files = {
+      'bundle.json': strToU8(JSON.stringify({ ...bundle(), pictures: undefined })),
+      'pictures/../../x.webp': strToU8('x'),
+    };
+    expect(unpack(zipSync(files))).toEqual({ bundle: bundle() });
+  });
+});
+
+describe('taking a bundle in', () => {
+  const mine = bundle({ embeds: [embed('same'), embed('old', { tags: ['mine'] }), embed('new', { changed: 99 })] });
+  const theirs = bundle({
+    embeds: [
+      embed('same'),
+      embed('old', { changed: 20, code: 'theirs', tags: ['theirs'] }),
+      embed('new', { code: 'older' }),
+      embed('more'),
+    ],
+  });
+  const steps = planMerge(theirs, mine);
+
+  test('is told before it is done', () =>
+    expect(steps.map(({ id, what, newer }) => [id, what, newer])).toEqual([
+      ['same', 'keep', undefined],
+      ['old', 'change', true],
+      ['new', 'change', false],
+      ['more', 'add', undefined],
+    ]));
+
+  test('takes what is chosen, keeps what it replaces as a version, and tags of both', () => {
+    const made = merge(theirs, mine, new Set([steps[1]!, steps[3]!].map(stepKey)));
+    expect(made.embeds.map(({ id, code }) => [id, code])).toEqual([
+      ['old', 'theirs'],
+      ['more', '<i>more</i>'],
+    ]);
+    expect(made.embeds[0]!.tags).toEqual(['theirs', 'mine']);
+    expect(made.versions).toMatchObject([{ embed: 'old', code: '<i>old</i>', taken: 10 }]);
+  });
+
+  test('twice changes nothing the second time', () => {
+    const once = merge(theirs, bundle(), new Set(planMerge(theirs, bundle()).map(stepKey)));
+    expect(planMerge(theirs, once).every(({ what }) => what === 'keep')).toBe(true);
+  });
+});
