@@ -93,6 +93,10 @@ describe('the Shelf', () => {
       await press(page, 'button', 'Post kit');
       expect(await (await find(page, 'textbox', 'Code')).evaluate((field) => (field as HTMLTextAreaElement).value)).toBe(first);
       await press(page, 'button', 'Close');
+      await press(page, 'link', 'Open on the Bench');
+      await waitForText(page, 'waits for a press');
+      await press(page, 'link', 'Shelf');
+      await press(page, 'button', 'More on Opening the sluice at spring tide');
       await page.select('.detail select', 'ferry');
       await page.waitForFunction(() => document.querySelector('.shelf-where, .detail select') !== null);
       const { embeds } = await dumpStore(page);
@@ -172,7 +176,7 @@ describe('two windows', () => {
     await page.bringToFront();
     await choose(page, 'with sound', 'Mute', 'on');
     await other.bringToFront();
-    await waitForText(other, 'was changed in another window');
+    await waitForText(other, 'was changed elsewhere');
     await waitForText(other, 'hush=1');
     // Nothing is heard of the other window, as when both write in the same moment.
     await other.evaluate(() => {
@@ -264,6 +268,7 @@ describe('a bundle', () => {
     await again.waitForFunction(() => /4000 embeds|Nothing is kept yet/.test(document.body.innerText));
     const { embeds } = await dumpStore(again);
     expect([0, 4000]).toContain(embeds!.length);
+    if (embeds!.length > 0) await waitForText(again, '4,000 embeds are in no bundle yet.');
     await context.close();
   });
 });

@@ -1,5 +1,6 @@
 import { createSelector, nanoid } from '@reduxjs/toolkit';
 import { recordOf, type Made } from '../../core/shelf/record.ts';
+import { WRITES, type Written } from '../storage/announce.ts';
 import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';
 import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
@@ -13,15 +14,12 @@ const selectRecord = createSelector([selectWork, selectStyle, selectSite, select
   recordOf({ ...work, style, site: site?.id ?? work.site }, making),
 );
 
-/** What windows tell each other: which embed was written, and its revision. */
-type Written = Pick<Made, 'id'> & { revision: number };
-
 /**
  * Saves the work in progress at each change: right after the screen shows it, or as soon as the write before is
  * done, so that a tab that closes loses nothing but what was changed while the last write ran. What another window
  * writes meanwhile is followed while nothing was changed here; otherwise what was changed here goes on as a copy.
  */
-export function startAutosave(store: Store, windows = new BroadcastChannel('refenestra-embeds')): void {
+export function startAutosave(store: Store, windows = new BroadcastChannel(WRITES)): void {
   const revisions = new Map<string, number>();
   let opened: unknown;
   let saved: Made | null = null;

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { loadCards } from '../../core/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
+import { WRITES } from '../storage/announce.ts';
 import {
   addVersion,
   changeEmbeds,
@@ -13,6 +14,7 @@ import {
   listVersions,
   putWholes,
   removeEmbeds,
+  replaceWorks,
   saveEmbed,
   savePicture,
   wholesOf,
@@ -150,6 +152,19 @@ describe('two windows with the same embed', () => {
     other.dispatch(changed({ change: { mute: 'on' } }));
     await vi.waitFor(() => expect(one.getState().bench.present.changes).toEqual({ start: 5, mute: 'on' }));
     expect(await listEmbeds()).toHaveLength(1);
+  });
+
+  test('follow the Shelf too', async () => {
+    await saveEmbed(made('one'), 0, 1000);
+    const store = storeWithWorld();
+    open.push(new BroadcastChannel(WRITES));
+    startAutosave(store, open[0]);
+    store.dispatch(opened(made('one').work, 1));
+    const { work } = made('one');
+    await replaceWorks([made('one', { work: { ...work, changes: { start: 7 } } })], 2000);
+    await vi.waitFor(() => expect(store.getState().bench.present.changes).toEqual({ start: 7 }));
+    store.dispatch(changed({ change: { mute: 'on' } }));
+    await vi.waitFor(async () => expect((await findEmbed('one'))!.work.changes).toEqual({ start: 7, mute: 'on' }));
   });
 
   test('that change it at once both keep what they did', async () => {

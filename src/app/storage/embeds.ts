@@ -12,6 +12,7 @@ import {
 } from '../../core/shelf/saved.ts';
 import type { Made } from '../../core/shelf/record.ts';
 import type { Work } from '../../core/shelf/work.ts';
+import { announce } from './announce.ts';
 import { database } from './database.ts';
 
 /** An embed with all that belongs to it. */
@@ -70,25 +71,23 @@ export async function changeEmbeds(ids: readonly string[], change: (embed: Saved
   });
 }
 
-/** Puts works in, in the place of those that are kept, all of them or none; each is a new revision. Tags are added to those there are. */
+/**
+ * Puts works in, in the place of those that are kept, all of them or none; each is a new revision, and is told to
+ * whoever shows it. Tags are added to those there are.
+ */
 export async function replaceWorks(made: readonly (Made & { tags?: readonly string[] })[], now: number): Promise<void> {
-  await database.transaction('rw', embeds, async () => {
+  const written = await database.transaction('rw', embeds, async () => {
     const before = new Map((await findEmbeds(made.map(({ id }) => id))).map((embed) => [embed.id, embed]));
-    await embeds.bulkPut(
-      made.map((one) => {
-        const was = before.get(one.id);
-        const tags = [...new Set([...(was?.tags ?? []), ...(one.tags ?? [])])];
-        return savedSchema.parse({
-          ...was,
-          ...one,
-          tags,
-          made: was?.made ?? now,
-          changed: now,
-          revision: (was?.revision ?? 0) + 1,
-        });
-      }),
-    );
+    const rows = made.map((one) => {
+      const was = before.get(one.id);
+      const tags = [...new Set([...(was?.tags ?? []), ...(one.tags ?? [])])];
+      const times = { made: was?.made ?? now, changed: now, revision: (was?.revision ?? 0) + 1 };
+      return savedSchema.parse({ ...was, ...one, tags, ...times });
+    });
+    await embeds.bulkPut(rows);
+    return rows.map(({ id, revision }) => ({ id, revision }));
   });
+  announce(written);
 }
 
 /** The embeds with all that belongs to them. */

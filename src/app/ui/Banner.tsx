@@ -9,7 +9,7 @@ const LOOK_AGAIN = 5000;
 const NOTICES = {
   forked:
     'This embed was changed in another window at the same time. That one stays as it is on the Shelf; what you change here goes on as a copy.',
-  followed: 'This embed was changed in another window, and is shown here as it is now.',
+  followed: 'This embed was changed elsewhere, and is shown here as it is now.',
 } as const;
 
 /** What is out of order with the application itself: the server gone, or nothing kept. */

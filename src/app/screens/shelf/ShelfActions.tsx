@@ -1,4 +1,5 @@
 import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { blockOf } from '../../../core/kit/block.ts';
@@ -6,6 +7,7 @@ import type { Entry } from '../../../core/shelf/search.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
+import { changedSinceBundle } from '../../storage/bundles.ts';
 import { replaceWorks } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Pane } from '../../ui/Pane.tsx';
@@ -68,6 +70,7 @@ export function ShelfActions({ picked, found, choose, remove, all, showAll }: Pr
         <>
           {all > 0 && <Button onClick={() => setOpen('coming')}>What comes next</Button>}
           <Button onClick={() => setOpen('bundle')}>Bundles</Button>
+          <Reminder save={() => setOpen('bundle')} />
         </>
       )}
       <output aria-live="polite">{showAll ? `${found.length} of ${all}` : `${all} ${all === 1 ? 'embed' : 'embeds'}`}</output>
@@ -82,6 +85,23 @@ export function ShelfActions({ picked, found, choose, remove, all, showAll }: Pr
         {open === 'bundle' && <Bundles chosen={ids} close={close} />}
       </Suspense>
     </div>
+  );
+}
+
+/** So many embeds that are in no bundle yet are much to lose. */
+const MUCH = 25;
+
+/** Reminds of saving a bundle when much has changed since the last. */
+function Reminder({ save }: { save: () => void }): ReactElement | null {
+  const changed = useLiveQuery(changedSinceBundle) ?? 0;
+  if (changed < MUCH) return null;
+  return (
+    <p className="shelf-reminder" role="status">
+      {changed.toLocaleString('en')} embeds are in no bundle yet.{' '}
+      <button type="button" className="inline-remedy" onClick={save}>
+        Save one
+      </button>
+    </p>
   );
 }
 
