@@ -65,7 +65,7 @@ describe('addresses', () => {
         );
         await waitForText(page, id === 'f3rryday' ? 'The ferry at first light' : 'Splicing a mooring rope');
       }
-      const titles = (): Promise<string[]> => page.$$eval('tbody th', (cells) => cells.map((cell) => cell.textContent));
+      const titles = (): Promise<string[]> => page.$$eval('.shelf-title a', (cells) => cells.map((cell) => cell.textContent));
       await press(page, 'link', 'Shelf');
       await find(page, 'link', 'The ferry at first light');
       expect(await titles()).toEqual(['Splicing a mooring rope', 'The ferry at first light']);

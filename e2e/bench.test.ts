@@ -187,13 +187,14 @@ describe('keeping', () => {
     await again.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
     await press(again, 'link', 'Shelf');
     await waitForText(again, 'The ferry at first light');
+    await press(again, 'button', 'More on The ferry at first light');
     await press(again, 'button', 'Remove The ferry at first light');
     await waitForText(again, 'is off the Shelf');
     await press(again, 'button', 'Put it back');
     await press(again, 'link', 'The ferry at first light');
     await again.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
     await again.goBack();
-    await waitForText(again, 'What it is');
+    await waitForText(again, '1 embed');
     await context.close();
   });
 

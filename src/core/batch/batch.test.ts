@@ -107,6 +107,11 @@ describe('a row', () => {
   });
 });
 
+test('a day that there is not is told, and not used', () => {
+  const [row] = batch(`link,title,out on\n${VIDEO},T,2027-02-31\n`);
+  expect(row).toMatchObject({ state: 'person', wrong: [{ role: 'out', text: '2027-02-31' }], made: { work: { out: null } } });
+});
+
 describe('what goes out', () => {
   const text = `link;title\r\n${VIDEO};"a ""quoted"" line\r\nand; another"\r\n${SOUND};Night\r\n`;
   const table = readTable(text);

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Refusal } from '../model/candidate.ts';
 import type { Finding } from '../model/finding.ts';
 import type { Facts } from '../model/item.ts';
@@ -43,7 +44,8 @@ export interface MadeRow {
   tags: string[];
 }
 
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
+/** A day that there is, such as `2027-01-11`. */
+const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
 
 export interface Cells {
   text: string;
@@ -73,8 +75,8 @@ export function readCells(cells: readonly string[], roles: readonly (Role | null
 /** Takes a cell that can be wrong; false where it is. */
 function takeChecked(read: Cells, { role, cell, sites }: { role: Role; cell: string; sites: readonly Site[] }): boolean {
   if (role === 'out' || role === 'pageOut') {
-    if (DAY.test(cell)) read[role] = cell;
-    return DAY.test(cell);
+    if (isDay(cell)) read[role] = cell;
+    return isDay(cell);
   }
   if (role === 'site') {
     const wanted = cell.toLowerCase();
