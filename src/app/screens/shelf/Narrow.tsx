@@ -32,7 +32,7 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
       <input
         type="search"
         aria-label="Search the Shelf"
-        placeholder="Title, host, site, tag, link or words"
+        placeholder="Titles, tags, links …"
         value={narrowing.text}
         onChange={(event) => put({ text: event.target.value })}
       />
