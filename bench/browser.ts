@@ -1,6 +1,7 @@
 import { bringIn, openBench } from '../e2e/bench.ts';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, newVisitor, startServer, waitForText } from '../e2e/driver.ts';
+import { sayDisturbed } from './disturbed.ts';
 
 /** Steps of a handle; the first few compile what runs. */
 const STEPS = { warm: 30, counted: 300 };
@@ -43,5 +44,6 @@ const [middle, late] = [0.5, 0.95].map((share) => times[Math.floor(times.length 
 console.log(
   `${'a step of the handle for width, in the browser (95th)'.padEnd(58)} ${late!.toFixed(2).padStart(6)} ms (at most 16 ms)  half of them ${middle!.toFixed(2)} ms; player ${same ? 'not reloaded' : 'RELOADED'}`,
 );
+sayDisturbed();
 await browser.close();
 await server.stop();

@@ -23,7 +23,8 @@ async function visit(work: (page: Page) => Promise<void>): Promise<void> {
 
 /** Puts a text into the field, as a paste does. */
 async function put(page: Page, text: string): Promise<void> {
-  await page.focus('.batch-text textarea');
+  const field = await page.waitForSelector('.batch-text textarea');
+  await field!.focus();
   await page.keyboard.sendCharacter(text);
 }
 
@@ -118,7 +119,7 @@ describe('rows', () => {
       await waitForText(page, 'The row is made.');
       await page.select('.batch-columns label:nth-child(3) select', 'caption');
       await page.waitForFunction(
-        () => document.querySelector('.batch-row')?.textContent?.includes('Seen from the causeway') ?? false,
+        () => document.querySelector<HTMLElement>('.batch-row .batch-code')?.title.includes('Seen from the causeway') ?? false,
       );
       await press(page, 'button', 'New batch');
       await put(

@@ -158,14 +158,24 @@ describe('settings', () => {
       await waitForText(page, 'Opening the sluice');
       await press(page, 'button', 'Play the preview without sound');
       await waitForText(page, 'In the preview: playing');
+      const scale = () => page.$eval('.sheet iframe', (frame) => frame.style.transform);
+      const before = await scale();
       const handle = await find(page, 'slider', 'Width of the embed');
       await handle.focus();
       await page.keyboard.down('Shift');
-      for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowLeft');
+      for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowLeft');
       await page.keyboard.up('Shift');
       await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('max-width:'));
       await new Promise((done) => setTimeout(done, 600));
       await waitForText(page, 'In the preview: playing');
+      // The page keeps its scale under the hand, and finds a better one afterwards.
+      expect(await scale()).toBe(before);
+      await handle.evaluate((element) => (element as HTMLElement).blur());
+      await page.waitForFunction(
+        (was) => document.querySelector<HTMLElement>('.sheet iframe')!.style.transform !== was,
+        {},
+        before,
+      );
       await type(page, 'from the start', 'Start time', '1:00');
       await waitForText(page, 'In the preview: standing still, at 1:00');
     }));

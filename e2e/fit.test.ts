@@ -188,6 +188,7 @@ describe('on the Bench', () => {
   test('a form gets no scroll bars of its own, on a phone either', async () => {
     const code = await made(`${world.host('askmeadow')}/ask/br3ado`, async (page) => {
       await openToken(page, 'usual height', 'Height in pixels');
+      await waitForText(page, 'as high as its content on a phone');
       await (await page.waitForSelector('.offers .offer'))!.click();
       await press(page, 'button', 'Done');
     });

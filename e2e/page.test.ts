@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, codeOf, copyCode, openBench, type } from './bench.ts';
-import { find, newVisitor, press, serveForeignPage, waitForText, watchPage } from './driver.ts';
+import { bringIn, choose, codeOf, copyCode, openBench, type } from './bench.ts';
+import { find, newVisitor, press, publish, serveForeignPage, waitForText, watchPage } from './driver.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -130,6 +130,42 @@ test('on a phone the page is shown as a phone shows it, and the code can be copi
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
     expect(await copyCode(page)).toContain('f3rryday');
   }, 390));
+
+describe('what the frame may use', () => {
+  /** What a player in a page of somebody else may do; its picture may be told to be small only by its document. */
+  async function may(code: string): Promise<[fullscreen: boolean, small: boolean]> {
+    const site = await publish(world.browser, code);
+    const frame = await site.page.waitForSelector('iframe');
+    const content = await frame!.contentFrame();
+    await content.waitForSelector('[data-part]');
+    const found = await content.evaluate(() => [document.fullscreenEnabled, document.pictureInPictureEnabled]);
+    await site.close();
+    return found as [boolean, boolean];
+  }
+
+  test('full screen and the small window are taken from a player, and given back', () =>
+    withVideo(async (page) => {
+      expect(await may(await copyCode(page))).toEqual([true, true]);
+      await choose(page, 'full screen as usual', 'Full screen', 'off');
+      await choose(page, 'small window as usual', 'Picture in picture', 'off');
+      await codeHas(page, "fullscreen 'none'; picture-in-picture 'none'");
+      expect(await may(await copyCode(page))).toEqual([false, false]);
+      await choose(page, 'no full screen', 'Full screen', 'on');
+      await codeHas(page, 'allowfullscreen');
+      expect(await may(await copyCode(page))).toEqual([true, false]);
+    }));
+
+  test('code that says autoplay without the leave for it is told of, and one press gives the leave', () =>
+    withVideo(async (page) => {
+      const src = `${host('frames.lanternreel')}/f/f3rryday?auto=1&amp;hush=1`;
+      await bringIn(page, `<iframe src="${src}" width="640" height="360" title="Ferry" allowfullscreen></iframe>`);
+      await page.select('.code-head select', 'asItStands');
+      await waitForText(page, 'The frame is not allowed autoplay');
+      await press(page, 'button', 'Allow it');
+      await codeHas(page, 'allow="autoplay"');
+      await page.waitForFunction(() => !document.body.innerText.includes('The frame is not allowed'));
+    }));
+});
 
 test('the glass is remembered', async () => {
   const { context, page } = await newVisitor(world.browser);

@@ -204,6 +204,8 @@ describe('a bundle', () => {
       await make(page, FERRY, 'The ferry');
       await toShelf(page, '2 embeds');
       await page.waitForFunction(() => document.querySelectorAll('.shelf-face img').length === 2);
+      await press(page, 'button', 'Glass');
+      const glass = await page.evaluate(() => document.documentElement.dataset.glass);
       await press(page, 'button', 'Bundles');
       const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
       await waitForText(page, 'The bundle is saved.');
@@ -215,8 +217,9 @@ describe('a bundle', () => {
       await waitForText(page, 'Nothing is kept yet');
       await press(page, 'button', 'Bundles');
       await giveFile(page, 'Bring a bundle in', bundle.path);
-      await press(page, 'button', 'Take 2 in');
-      await waitForText(page, '2 things are taken in');
+      await press(page, 'button', 'Take 3 in');
+      await waitForText(page, '3 things are taken in');
+      expect(await page.evaluate(() => document.documentElement.dataset.glass)).toBe(glass);
       const { embeds, versions, pictures, proofs, backs } = await dumpStore(page);
       expect({ embeds, versions, pictures }).toEqual({
         embeds: before.embeds,
@@ -227,7 +230,7 @@ describe('a bundle', () => {
       expect([embeds!.length, versions!.length, pictures!.length]).toEqual([2, 1, 2]);
       await waitForText(page, '2 embeds');
       await giveFile(page, 'Bring a bundle in', bundle.path);
-      await waitForText(page, '2 are the same and stay');
+      await waitForText(page, '3 are the same and stay');
       forget(bundle);
     }));
 

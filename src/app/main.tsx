@@ -13,11 +13,10 @@ import { startDays } from './state/days.ts';
 import { readStyles } from './state/houseStyles.ts';
 import { readOwn } from './state/ownCards.ts';
 import { readOwnSites } from './state/ownSites.ts';
+import { readTheme } from './state/readTheme.ts';
 import { Unbroken } from './ui/Unbroken.tsx';
 import { makeStore } from './state/store.ts';
-import { storageFound, themeChosen } from './state/view.ts';
 import { loadWorld } from './state/world.ts';
-import { findPreference } from './storage/database.ts';
 
 const store = makeStore();
 startAutosave(store);
@@ -28,12 +27,7 @@ void readOwnSites(store);
 void readStyles(store);
 startDays(store);
 void navigator.storage?.persist?.().catch(() => undefined);
-findPreference('theme')
-  .then((theme) => {
-    const night = theme === 'night' || (theme === undefined && matchMedia('(prefers-color-scheme: dark)').matches);
-    store.dispatch(themeChosen(night ? 'night' : 'day'));
-  })
-  .catch(() => store.dispatch(storageFound('missing')));
+void readTheme(store);
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 createRoot(document.querySelector('#application')!).render(

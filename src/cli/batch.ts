@@ -2,9 +2,10 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { makeBatch } from '../core/batch/batch.ts';
 import { filesOut, tableOut } from '../core/batch/out.ts';
+import { rowOut } from '../core/batch/row.ts';
 import type { Site } from '../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../core/styles/style.ts';
-import { sayRow, sayRowState } from '../messages/batch.ts';
+import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { openBook, readFileOrSay, readJson, readSite, UsageError } from './io.ts';
 
 interface Options {
@@ -26,10 +27,11 @@ export function batch(file: string, options: Options): number {
     forAll: {},
     today: new Date().toISOString().slice(0, 10),
   });
-  const csv = tableOut(table, made, { state: sayRowState, told: sayRow });
+  const rows = made.map((row) => rowOut(row, sayRow(row)));
+  const csv = tableOut(table, rows, ROW_STATES);
   if (options.out === undefined) process.stdout.write(csv);
-  else write(options.out, { ...filesOut(made), 'batch.csv': csv });
-  const stuck = made.flatMap((row, i) => (row.state === 'person' ? [`row ${i + 1}: ${sayRow(row).join(' ')}`] : []));
+  else write(options.out, { ...filesOut(rows), 'batch.csv': csv });
+  const stuck = rows.flatMap(({ state, told }, i) => (state === 'person' ? [`row ${i + 1}: ${told.join(' ')}`] : []));
   stuck.forEach((line) => console.error(line));
   return stuck.length > 0 ? 1 : 0;
 }

@@ -9,8 +9,6 @@ export const ROW_STATES = {
   done: 'done',
 } as const;
 
-export const sayRowState = ({ state }: MadeRow): string => ROW_STATES[state];
-
 const ROLE_WORDS: Readonly<Record<string, string>> = {
   link: 'Link or code',
   site: 'Site',

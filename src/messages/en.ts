@@ -63,7 +63,7 @@ const REASONS: Sentences<Reason> = {
   byElement: () => 'The browser does this itself with the file; no host is needed.',
   byCover: () => 'The cover does this itself; it shows in the forms of code that have a cover.',
   byPage: () => 'The page itself does this; no host is needed.',
-  ownFile: () => 'A file of your own needs no cover: nothing is asked of a host.',
+  ownFile: () => 'A file of your own stands in the page itself: there is no host to keep waiting, and no frame.',
   formLacks: () => 'This form of code cannot do it. Choose another form.',
   scriptMakesFrame: () => 'The host’s script makes the frame itself, and its size and edges with it.',
   fromSite: () => 'The host asks for this, so it is taken from the site.',
@@ -169,6 +169,8 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   scrollsInside: ({ actual, expected }) =>
     `The frame is ${actual} px high and its content ${expected} px: it gets a scroll bar of its own.`,
   loadsAllAtOnce: () => 'Turning by itself, or with its sound bed, it loads all its pages together with the page around it.',
+  permissionMissing: ({ actual }) =>
+    `The frame is not allowed ${actual.replaceAll('; ', ' and ').replaceAll('-', ' ')}, which its player wants to use.`,
   sandboxBlocks: ({ actual }) => `The sandbox lacks ${actual}: the player stays empty.`,
   runsOwnCode: ({ actual }) => `The attribute ${actual} runs code in your page. Take it out, unless you know who wrote it.`,
   obsoleteAttribute: ({ actual }) => `HTML has given up the attribute ${actual}. It is kept, and may do nothing.`,
@@ -212,6 +214,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   smallerThanUseful: ({ expected }) => `Make it ${expected} high`,
   scrollsInside: ({ expected }) => `Make it ${expected} px high`,
   loadsAllAtOnce: () => 'Load when near',
+  permissionMissing: () => 'Allow it',
   sandboxBlocks: () => 'Allow what it needs',
   runsOwnCode: () => '',
   obsoleteAttribute: () => '',
@@ -260,6 +263,7 @@ const TYPE_WORDS = {
   set: ({ options }: { options: readonly string[] }) => `some of ${options.join(', ')}`,
   name: () => 'a word of letters, digits, - and _',
   names: () => 'words of letters, digits, - and _, with spaces between',
+  features: ({ longest }: { longest: number }) => `features such as camera; microphone, up to ${longest} characters`,
 };
 
 /** A setting as a short sentence, as it stands on the Bench; the first of each pair is for a setting left to the host. */
@@ -292,6 +296,12 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   cues: ['cues as usual', (v) => (v === 'on' ? 'shows page cues' : 'no page cues')],
   soundBed: ['sound bed as usual', (v) => (v === 'on' ? 'with a sound bed' : 'no sound bed')],
   captions: ['captions as usual', (v) => `captions in ${v}`],
+  volume: ['volume as usual', (v) => `volume ${v} %`],
+  scroll: ['scrolls as usual', (v) => (v === 'on' ? 'turned by scrolling' : 'scrolling passes it by')],
+  fullscreen: ['full screen as usual', (v) => (v === 'on' ? 'can fill the screen' : 'no full screen')],
+  pictureInPicture: ['small window as usual', (v) => (v === 'on' ? 'can move to a small window' : 'no small window')],
+  download: ['download as usual', (v) => (v === 'on' ? 'can be downloaded' : 'no download')],
+  continue: ['next as usual', (v) => (v === 'on' ? 'then the next one' : 'stops after it')],
   controls: ['controls shown', (v) => (v === 'on' ? 'controls shown' : 'no controls')],
   end: ['plays to the end', (v) => `ends at ${v}`],
   loop: ['plays once', (v) => (v === 'on' ? 'begins again' : 'plays once')],
@@ -331,6 +341,7 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
     'referrer as usual',
     (v) => ({ none: 'tells no referrer', origin: 'tells its origin only', usual: 'referrer as usual' })[v] ?? v,
   ],
+  permissions: ['usual permissions', (v) => `may use ${shortened(v)}`],
   sandbox: ['no sandbox', (v) => (v === '' ? 'sandbox: nothing allowed' : `sandbox: ${v}`)],
   elementId: ['no id', (v) => `id ${v}`],
   className: ['no class', (v) => `class ${v}`],
@@ -396,6 +407,10 @@ export function sayMeaning(meaning: Meaning): string {
       return meaning.name ?? 'holds the whole link';
     case 'setting':
       return saySetting(meaning.setting, meaning.value);
+    case 'permission':
+      return `may use: ${meaning.features.map((feature) => feature.split(' ')[0]).join(', ')}`;
+    case 'usual':
+      return 'always so';
     case 'unknown':
       return 'unknown, kept';
     case 'dropped':
@@ -412,12 +427,7 @@ export function sayDifference({ what, name, before, after, setting }: Difference
     return `${label}: ${saySetting(setting.id, setting.before)} → ${saySetting(setting.id, setting.after)}`;
   }
   if (what === 'address') return 'the frame is loaded from another address';
-  const thing =
-    what === 'parameter'
-      ? `the parameter ${name}`
-      : name.startsWith('allow ')
-        ? `the permission ${name.slice(6)}`
-        : `the attribute ${name}`;
+  const thing = what === 'parameter' ? `the parameter ${name}` : `the attribute ${name}`;
   if (before === null) return `${thing} is new`;
   return after === null ? `${thing} is gone` : `${thing} has another value`;
 }

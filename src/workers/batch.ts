@@ -1,33 +1,51 @@
 import { strToU8, zipSync } from 'fflate';
 import { recogniseColumns, type Role } from '../core/batch/columns.ts';
 import { filesOut, pageOut, tableOut } from '../core/batch/out.ts';
-import { makeRow, readCells, withChanges, workOf, type BatchSettings, type Cells, type MadeRow } from '../core/batch/row.ts';
+import {
+  makeRow,
+  readCells,
+  rowOut,
+  withChanges,
+  workOf,
+  type BatchSettings,
+  type MadeRow,
+  type RowOut,
+} from '../core/batch/row.ts';
 import { readTable, type Table } from '../core/batch/table.ts';
 import { makeBook } from '../core/hosts/book.ts';
 import type { Facts } from '../core/model/item.ts';
+import type { SettingsFix } from '../core/model/plan.ts';
 import type { Work } from '../core/shelf/work.ts';
-import { sayRow, sayRowState } from '../messages/batch.ts';
+import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
 import { askPolitely } from './askPolitely.ts';
-import type { BatchAsked, BatchBegun, BatchRow, BatchTold } from './messages.ts';
+import { ROW_ORDER, type BatchAsked, type BatchBegun, type BatchTold } from './messages.ts';
 
 /** Reads, makes, checks and writes many rows, away from the screen's own thread, a few at a time so that it can be told to stop. */
 const AT_ONCE = 40;
+/** Milliseconds between two reports on how far it is. */
+const BETWEEN = 150;
 
+/** Of a row that was made, only its texts are kept: the rest is made again from its cells when it is asked for. */
 interface Batch {
   table: Table;
   roles: (Role | null)[];
   settings: BatchSettings;
   id: string;
-  /** By row; rows that are not made yet have none. */
-  cells: Cells[];
-  works: Work[];
-  facts: Facts[];
-  made: MadeRow[];
+  rows: RowOut[];
+  states: Uint8Array<ArrayBuffer>;
+  coded: number;
+  asked: number;
+  toAsk: number;
+  /** By row: what was laid over its own settings, how it came back from the Bench, and what its host said. */
+  laid: Map<number, SettingsFix>;
+  replaced: Map<number, Work>;
+  facts: Map<number, Facts>;
 }
 
 let batch: Batch | null = null;
 let running: AbortController | null = null;
+let due: ReturnType<typeof setTimeout> | undefined;
 
 const tell = (told: BatchTold): void => postMessage(told);
 const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
@@ -39,16 +57,22 @@ addEventListener('message', ({ data }: MessageEvent<BatchAsked>) => {
 });
 
 function answer(current: Batch, asked: Exclude<BatchAsked, { begin: unknown } | { cancel: unknown }>): void {
-  if ('change' in asked) {
+  if ('show' in asked) {
+    const { rows } = current;
+    tell({ shown: asked.show.flatMap((row) => (rows[row] ? [{ ...rows[row], row }] : [])) });
+  } else if ('open' in asked) tell({ opened: workFor(current, asked.open) });
+  else if ('change' in asked) {
     for (const row of asked.rows) {
-      current.works[row] = withChanges(current.works[row]!, asked.change);
+      const before = current.laid.get(row);
+      current.laid.set(row, before ? { ...before, ...asked.change } : asked.change);
       make(current, row);
     }
-    show(current, asked.rows, { asked: 0, toAsk: 0 });
+    report(current);
   } else if ('replace' in asked) {
-    current.works[asked.row] = asked.replace;
+    current.replaced.set(asked.row, asked.replace);
+    current.laid.delete(asked.row);
     make(current, asked.row);
-    show(current, [asked.row], { asked: 0, toAsk: 0 });
+    report(current);
   } else if ('out' in asked) tell({ kind: asked.out, file: written(current, asked.out, asked.title) });
   else void shelve(current, asked.shelve);
 }
@@ -60,62 +84,89 @@ async function begin(begun: BatchBegun): Promise<void> {
   const roles = begun.roles ? [...begun.roles] : recogniseColumns(table);
   const { sites, styles, site, forAll, today, id } = begun;
   const settings: BatchSettings = { book: makeBook(begun.cards), sites, styles, site, forAll, today };
-  const current: Batch = { table, roles, settings, id, cells: [], works: [], facts: [], made: [] };
+  const states = new Uint8Array(table.rows.length);
+  const counts = { coded: 0, asked: 0, toAsk: 0 };
+  const changed = { laid: new Map(), replaced: new Map(), facts: new Map() };
+  const current: Batch = { table, roles, settings, id, rows: [], states, ...counts, ...changed };
   batch = current;
   const { from, head, rows } = table;
   tell({ table: { from, head, roles, sample: rows.slice(0, 3), count: rows.length } });
   for (let at = 0; at < rows.length && !mine.signal.aborted; at += AT_ONCE) {
-    const numbers = rows.slice(at, at + AT_ONCE).map((_, i) => at + i);
-    for (const row of numbers) {
-      current.cells[row] = readCells(rows[row]!, roles, sites);
-      current.works[row] = workOf(`${id}-${row + 1}`, current.cells[row], settings);
-      make(current, row);
-    }
-    show(current, numbers, { asked: 0, toAsk: 0 });
+    for (let row = at; row < Math.min(rows.length, at + AT_ONCE); row++) make(current, row);
+    reportSoon(current);
     await pause();
   }
   if (begun.asks && !mine.signal.aborted) await askHosts(current, mine.signal);
-  if (running === mine) tell({ ended: mine.signal.aborted ? 'cancelled' : 'done' });
+  if (running !== mine) return;
+  report(current);
+  tell({ ended: mine.signal.aborted ? 'cancelled' : 'done' });
 }
 
+const cellsFor = ({ table, roles, settings }: Batch, row: number) => readCells(table.rows[row]!, roles, settings.sites);
+
+function workFor(current: Batch, row: number): Work {
+  const work = current.replaced.get(row) ?? workOf(`${current.id}-${row + 1}`, cellsFor(current, row), current.settings);
+  return withChanges(work, current.laid.get(row) ?? {});
+}
+
+const madeFor = (current: Batch, row: number): MadeRow =>
+  makeRow(workFor(current, row), cellsFor(current, row), current.facts.get(row) ?? {}, current.settings);
+
+const NOTHING_TOLD: readonly string[] = [];
+
+/**
+ * A text that was put together from pieces is kept by engines as those pieces, at three times its weight, until
+ * somebody searches it.
+ */
+const lighten = (text: string): boolean => /$/.test(text);
+
 function make(current: Batch, row: number): void {
-  current.made[row] = makeRow(current.works[row]!, current.cells[row]!, current.facts[row] ?? {}, current.settings);
+  const made = madeFor(current, row);
+  const told = sayRow(made);
+  const before = current.rows[row];
+  const out = rowOut(made, told.length === 0 ? NOTHING_TOLD : told);
+  lighten(out.code);
+  current.coded += Number(out.code !== '') - Number(before !== undefined && before.code !== '');
+  current.rows[row] = out;
+  current.states[row] = ROW_ORDER.indexOf(out.state) + 1;
 }
 
 /** Asks the hosts for what the table does not say, and makes those rows anew. */
 async function askHosts(current: Batch, signal: AbortSignal): Promise<void> {
-  const { made, settings } = current;
-  const rows = made.flatMap(({ made: { host, item } }, row) =>
-    host !== '' && settings.book.byId.get(host)?.card.oembed ? [{ row, link: item }] : [],
+  const { rows, settings } = current;
+  const questions = rows.flatMap(({ host }, row) =>
+    host !== '' && settings.book.byId.get(host)?.card.oembed ? [{ row, link: madeFor(current, row).made.item }] : [],
   );
-  let asked = 0;
-  await askPolitely(rows, signal, ({ row }, facts) => {
-    current.facts[row] = facts;
+  current.toAsk = questions.length;
+  await askPolitely(questions, signal, ({ row }, facts) => {
+    current.facts.set(row, facts);
     make(current, row);
-    show(current, [row], { asked: ++asked, toAsk: rows.length });
+    current.asked++;
+    reportSoon(current);
   });
 }
 
-function show(current: Batch, rows: readonly number[], { asked, toAsk }: { asked: number; toAsk: number }): void {
-  const shown = rows.map((row): BatchRow => {
-    const { state, made } = current.made[row]!;
-    const { work, title, host, kind, code } = made;
-    return { row, state, work, title, host, kind, code, told: sayRow(current.made[row]!) };
-  });
-  tell({ rows: shown, done: current.made.length, asked, toAsk });
+function reportSoon(current: Batch): void {
+  due ??= setTimeout(() => report(current), BETWEEN);
 }
 
-function written({ table, made }: Batch, kind: 'csv' | 'html' | 'zip', title: string): string | Uint8Array<ArrayBuffer> {
-  if (kind === 'csv') return tableOut(table, made, { state: sayRowState, told: sayRow });
-  if (kind === 'html') return pageOut(made, title);
-  return zipSync(Object.fromEntries(Object.entries(filesOut(made)).map(([name, text]) => [name, strToU8(text)])));
+function report({ states, rows, coded, asked, toAsk }: Batch): void {
+  clearTimeout(due);
+  due = undefined;
+  tell({ progress: { states: states.slice(), done: rows.length, coded, asked, toAsk } });
 }
 
-async function shelve({ made }: Batch, now: number): Promise<void> {
+function written({ table, rows }: Batch, kind: 'csv' | 'html' | 'zip', title: string): string | Uint8Array<ArrayBuffer> {
+  if (kind === 'csv') return tableOut(table, rows, ROW_STATES);
+  if (kind === 'html') return pageOut(rows, title);
+  return zipSync(Object.fromEntries(Object.entries(filesOut(rows)).map(([name, text]) => [name, strToU8(text)])));
+}
+
+async function shelve(current: Batch, now: number): Promise<void> {
   try {
-    const ready = made.filter((row) => row.made.code !== '');
+    const ready = current.rows.flatMap(({ code }, row) => (code === '' ? [] : [madeFor(current, row)]));
     await replaceWorks(
-      ready.map((row) => ({ ...row.made, tags: row.tags })),
+      ready.map(({ made, tags }) => ({ ...made, tags })),
       now,
     );
     tell({ shelved: ready.length });

@@ -1,5 +1,5 @@
 import type { Role } from '../core/batch/columns.ts';
-import type { MadeRow } from '../core/batch/row.ts';
+import type { RowOut } from '../core/batch/row.ts';
 import type { Table } from '../core/batch/table.ts';
 import type { HostCard } from '../core/hosts/card.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
@@ -53,27 +53,37 @@ export type BatchAsked =
   | { change: SettingsFix; rows: readonly number[] }
   /** A row as it came back from the Bench. */
   | { replace: Work; row: number }
+  /** Rows that are in sight. */
+  | { show: readonly number[] }
+  /** The work of a row, for the Bench. */
+  | { open: number }
   | { out: 'csv' | 'html' | 'zip'; title: string }
   /** To the Shelf: all that have code, or none. */
   | { shelve: number };
 
 /** A row as the screen shows it. */
-export interface BatchRow {
-  row: number;
-  state: MadeRow['state'];
-  work: Work;
-  title: string;
-  host: string;
-  kind: string;
-  code: string;
-  /** What somebody should know, one sentence each. */
-  told: string[];
+export type BatchRow = RowOut & { row: number };
+
+/** How far a batch is. */
+export interface BatchProgress {
+  /** By row, an index into `ROW_ORDER` and one more; 0 for one that is not made yet. */
+  states: Uint8Array<ArrayBuffer>;
+  done: number;
+  /** Rows that have code. */
+  coded: number;
+  asked: number;
+  toAsk: number;
 }
+
+/** In this order they are shown. */
+export const ROW_ORDER = ['person', 'look', 'done'] as const satisfies readonly RowOut['state'][];
 
 /** What the worker tells. */
 export type BatchTold =
   | { table: { from: Table['from']; head: string[] | null; roles: (Role | null)[]; sample: string[][]; count: number } }
-  | { rows: BatchRow[]; done: number; asked: number; toAsk: number }
+  | { progress: BatchProgress }
+  | { shown: BatchRow[] }
+  | { opened: Work }
   | { ended: 'done' | 'cancelled' }
   | { file: Uint8Array<ArrayBuffer> | string; kind: 'csv' | 'html' | 'zip' }
   | { shelved: number }

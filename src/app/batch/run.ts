@@ -2,21 +2,19 @@ import { z } from 'zod';
 import type { Role } from '../../core/batch/columns.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { workSchema } from '../../core/shelf/work.ts';
-import type { BatchAsked, BatchBegun, BatchRow, BatchTold } from '../../workers/messages.ts';
+import type { Work } from '../../core/shelf/work.ts';
+import type { BatchAsked, BatchBegun, BatchProgress, BatchRow, BatchTold } from '../../workers/messages.ts';
 import { database } from '../storage/database.ts';
 import { findEmbeds } from '../storage/embeds.ts';
 
 type TableTold = Extract<BatchTold, { table: unknown }>['table'];
 
-/** The batch, as the screen shows it. `rows` is filled in place as rows are made; `tick` grows with each change of it. */
+/** The batch, as the screen shows it. Of its rows only those in sight are here; the others are in the worker. */
 export interface BatchState {
   phase: 'empty' | 'running' | 'done' | 'cancelled';
   table: TableTold | null;
-  rows: BatchRow[];
-  done: number;
-  asked: number;
-  toAsk: number;
-  tick: number;
+  progress: BatchProgress;
+  inSight: ReadonlyMap<number, BatchRow>;
   /** What came of the last thing that was done with the whole batch. */
   said: { code: 'shelved'; count: number } | { code: 'full' | 'store' } | null;
 }
@@ -42,16 +40,15 @@ export async function findBatch(): Promise<KeptBatch | undefined> {
   return keptSchema.safeParse(await database.batches.get('current')).data as KeptBatch | undefined;
 }
 
-const EMPTY: BatchState = { phase: 'empty', table: null, rows: [], done: 0, asked: 0, toAsk: 0, tick: 0, said: null };
-/** Milliseconds between two pictures of a batch that runs. */
-const FRAME = 200;
+const NO_PROGRESS: BatchProgress = { states: new Uint8Array(), done: 0, coded: 0, asked: 0, toAsk: 0 };
+const EMPTY: BatchState = { phase: 'empty', table: null, progress: NO_PROGRESS, inSight: new Map(), said: null };
 
 /** The one batch of this window. It goes on while other screens are looked at. */
 class Run {
   private worker: Worker | null = null;
   private state: BatchState = EMPTY;
   private readonly watchers = new Set<() => void>();
-  private due: ReturnType<typeof setTimeout> | undefined;
+  private work: ((work: Work) => void) | null = null;
   private file: ((told: Extract<BatchTold, { file: unknown }>) => void) | null = null;
   /** Rows that were opened on the Bench, and may have come back otherwise. */
   private readonly onBench = new Map<string, number>();
@@ -67,12 +64,13 @@ class Run {
     this.worker = new Worker(new URL('../../workers/batch.ts', import.meta.url), { type: 'module' });
     this.worker.onmessage = ({ data }: MessageEvent<BatchTold>) => this.take(data);
     this.onBench.clear();
-    this.change({ ...EMPTY, phase: 'running', tick: this.state.tick + 1 });
+    this.change({ ...EMPTY, phase: 'running' });
     this.ask({ begin: begun });
   }
 
   cancel = (): void => this.ask({ cancel: true });
   set = (change: SettingsFix, rows: readonly number[]): void => this.ask({ change, rows });
+  show = (rows: readonly number[]): void => this.ask({ show: rows });
   shelve = (): void => this.ask({ shelve: Date.now() });
   clear = (): void => {
     this.worker?.terminate();
@@ -87,8 +85,14 @@ class Run {
     });
   }
 
-  opened(row: BatchRow): void {
-    this.onBench.set(row.work.id, row.row);
+  /** The work of a row, which then may come back from the Bench otherwise. */
+  async open(row: number): Promise<Work> {
+    this.ask({ open: row });
+    const work = await new Promise<Work>((done) => {
+      this.work = done;
+    });
+    this.onBench.set(work.id, row);
+    return work;
   }
 
   /** Takes over what became of rows on the Bench. */
@@ -99,28 +103,22 @@ class Run {
     }
   }
 
-  rowOnBench = (id: string): number | undefined => this.onBench.get(id);
-
   private ask(asked: BatchAsked): void {
     this.worker?.postMessage(asked);
   }
 
   private take(told: BatchTold): void {
     if ('table' in told) this.change({ table: told.table });
-    else if ('rows' in told) {
-      for (const row of told.rows) this.state.rows[row.row] = row;
-      const { done, asked, toAsk } = told;
-      this.state = { ...this.state, done, ...(toAsk > 0 && { asked, toAsk }), tick: this.state.tick + 1 };
-      this.due ??= setTimeout(() => this.change({}), this.state.phase === 'running' ? FRAME : 0);
-    } else if ('ended' in told) this.change({ phase: told.ended });
+    else if ('progress' in told) this.change({ progress: told.progress });
+    else if ('shown' in told) this.change({ inSight: new Map(told.shown.map((row) => [row.row, row])) });
+    else if ('opened' in told) this.work?.(told.opened);
+    else if ('ended' in told) this.change({ phase: told.ended });
     else if ('file' in told) this.file?.(told);
     else if ('shelved' in told) this.change({ said: { code: 'shelved', count: told.shelved } });
     else this.change({ said: { code: told.failed } });
   }
 
   private change(part: Partial<BatchState>): void {
-    clearTimeout(this.due);
-    this.due = undefined;
     this.state = { ...this.state, ...part };
     this.watchers.forEach((watcher) => watcher());
   }

@@ -1,5 +1,5 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
-import { AS_IT_STANDS } from '../../core/live/keep.ts';
+import { AS_IT_STANDS } from '../../core/model/code.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import type { CodeFormId } from '../../core/write/forms/list.ts';
 import type { Site } from '../../core/model/site.ts';

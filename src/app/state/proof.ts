@@ -1,6 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Proof, ProofRow } from '../../core/model/proof.ts';
-import { answered } from '../../core/prove/judge.ts';
 
 /** The play-through of the embed on the Bench. */
 export interface ProofState {
@@ -33,9 +32,9 @@ export const proofSlice = createSlice({
     /** What is kept with the embed that came onto the Bench. */
     proofFound: (state, { payload }: PayloadAction<Proof | null>) => ({ ...initialState, run: state.run, proof: payload }),
     proofShown: (state, { payload }: PayloadAction<boolean>) => ({ ...state, shown: payload, staged: false, step: null }),
-    /** A person says whether it was so, where it could not be seen. */
-    proofAnswered: ({ proof }, { payload: { question, so } }: PayloadAction<{ question: ProofRow['question']; so: boolean }>) => {
-      if (proof) proof.rows = proof.rows.map((row) => (row.question === question ? answered(row, so) : row));
+    /** A row as it is once a person has said whether it was so. */
+    proofAnswered: ({ proof }, { payload }: PayloadAction<ProofRow>) => {
+      if (proof) proof.rows = proof.rows.map((row) => (row.question === payload.question ? payload : row));
     },
   },
 });

@@ -1,7 +1,9 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { makeBook } from '../../core/hosts/book.ts';
+import { stationsOf } from '../../core/hosts/stations.ts';
 import { compareCodes } from '../../core/live/compare.ts';
-import { AS_IT_STANDS, canKeep } from '../../core/live/keep.ts';
+import { canKeep } from '../../core/live/keep.ts';
+import { AS_IT_STANDS } from '../../core/model/code.ts';
 import type { Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../core/pipeline.ts';
@@ -52,11 +54,19 @@ export const selectHostFacts = (state: State): Facts => {
   return (item && state.world.facts[item.canonical]) ?? NO_FACTS;
 };
 
+/** The greatest height of the content that the player told: a phone, whose column is narrow, needs more. */
+const selectContentHeight = ({ view }: State): number => Math.max(view.player.height ?? 0, view.phoneHeight ?? 0);
+
 /** What the host says of the item, and what its player has told since. */
-export const selectFacts = createSelector(
-  [selectHostFacts, (state: State) => state.view.player.height],
-  (facts, contentHeight): Facts => (contentHeight === undefined ? facts : { ...facts, contentHeight }),
+export const selectFacts = createSelector([selectHostFacts, selectContentHeight], (facts, contentHeight): Facts =>
+  contentHeight === 0 ? facts : { ...facts, contentHeight },
 );
+
+/** Whether the height of the item goes with its content. */
+export const selectByContent = createSelector([selectItem, selectBook], (item, book): boolean => {
+  const target = item?.host && item.target ? book.byId.get(item.host)?.targets.get(item.target)?.target : undefined;
+  return target?.fit.by === 'content';
+});
 
 export const selectSites = createSelector(
   [(state: State) => state.world.sites, (state: State) => state.world.ownSites],
@@ -137,6 +147,12 @@ const selectWriting = createSelector([selectForm, selectInHand], (form, hand) =>
 export const selectEmbed = createSelector(
   [selectItem, selectSettings, selectSurroundings, selectWriting],
   (item, settings, surroundings, writing): Embed | null => item && embedFrom(item, settings, surroundings, writing),
+);
+
+/** Which settings stand at which moment. */
+export const selectStations = createSelector(
+  [selectEmbed, selectBook],
+  (embed, book) => embed && stationsOf(embed.item, embed.settings, book),
 );
 
 /** The embed with other settings laid in, or in another form. */

@@ -20,6 +20,8 @@ export interface ViewState {
   storage: 'works' | 'missing' | 'full';
   /** What the player reported last. */
   player: Omit<PlayerReport, 'event'> & { playing: boolean };
+  /** Height of its content on a phone, in pixels, where height goes with content; null until it is told. */
+  phoneHeight: number | null;
   /** Width over height of the cover; null while there is none, or it could not be seen. */
   coverRatio: number | null;
   copied: 'no' | 'yes' | 'failed';
@@ -40,6 +42,7 @@ const initialState: ViewState = {
   notice: null,
   storage: 'works',
   player: silent,
+  phoneHeight: null,
   coverRatio: null,
   copied: 'no',
   open: null,
@@ -81,6 +84,9 @@ export const viewSlice = createSlice({
     playerLoaded: (state) => {
       state.player = silent;
     },
+    phoneMeasured: (state, { payload }: PayloadAction<number | null>) => {
+      state.phoneHeight = payload;
+    },
     coverMeasured: (state, { payload }: PayloadAction<number | null>) => {
       state.coverRatio = payload;
     },
@@ -111,6 +117,7 @@ export const {
   storageFound,
   playerReported,
   playerLoaded,
+  phoneMeasured,
   coverMeasured,
   copyConfirmed,
   tokenOpened,

@@ -1,15 +1,15 @@
 import { merge, type Present } from '../../core/bundle/merge.ts';
-import { BUNDLE_VERSION, type Bundle } from '../../core/bundle/bundle.ts';
+import { BUNDLE_VERSION, preferenceSchema, type Bundle } from '../../core/bundle/bundle.ts';
 import { database, findPreference, savePreference } from './database.ts';
 import { wholesOf } from './embeds.ts';
 import { listCards, listSites, listStyles } from './own.ts';
 
-const { embeds, versions, pictures, proofs, backs, sites, styles, cards } = database;
+const { embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences } = database;
 
-/** Everything that is kept, or what belongs to some embeds, as one bundle. Sites, styles and cards go with everything. */
+/** Everything that is kept, or what belongs to some embeds, as one bundle. Sites, styles, cards and preferences go with everything. */
 export async function gather(ids: readonly string[] | null, now: Date): Promise<Bundle> {
   const wholes = await wholesOf(ids ?? (await embeds.toCollection().primaryKeys()));
-  const own = ids === null ? await listOwn() : { sites: [], styles: [], cards: [] };
+  const own = ids === null ? await listOwn() : { sites: [], styles: [], cards: [], preferences: [] };
   return {
     format: 'refenestra-bundle',
     version: BUNDLE_VERSION,
@@ -23,9 +23,19 @@ export async function gather(ids: readonly string[] | null, now: Date): Promise<
   };
 }
 
-async function listOwn(): Promise<Pick<Bundle, 'sites' | 'styles' | 'cards'>> {
-  const [ownSites, ownStyles, ownCards] = await Promise.all([listSites(), listStyles(), listCards()]);
-  return { sites: ownSites, styles: ownStyles, cards: ownCards };
+async function listOwn(): Promise<Pick<Bundle, 'sites' | 'styles' | 'cards' | 'preferences'>> {
+  const [ownSites, ownStyles, ownCards, rows] = await Promise.all([
+    listSites(),
+    listStyles(),
+    listCards(),
+    preferences.toArray(),
+  ]);
+  return {
+    sites: ownSites,
+    styles: ownStyles,
+    cards: ownCards,
+    preferences: rows.flatMap((row) => preferenceSchema.safeParse(row).data ?? []),
+  };
 }
 
 /** What is here of that which a bundle may touch. */
@@ -33,7 +43,7 @@ export const presentThings = (): Promise<Present> => gather(null, new Date(0));
 
 /** Takes the chosen steps of a bundle in: all of them in one transaction, or, when the tab or the disk gives out, none. */
 export async function takeIn(bundle: Bundle, chosen: ReadonlySet<string>): Promise<void> {
-  await database.transaction('rw', [embeds, versions, pictures, proofs, backs, sites, styles, cards], async () => {
+  await database.transaction('rw', [embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences], async () => {
     const made = merge(bundle, await presentThings(), chosen);
     await embeds.bulkPut(made.embeds);
     await versions.bulkPut(made.versions);
@@ -43,6 +53,7 @@ export async function takeIn(bundle: Bundle, chosen: ReadonlySet<string>): Promi
     await sites.bulkPut(made.sites);
     await styles.bulkPut(made.styles);
     await cards.bulkPut(made.cards);
+    await preferences.bulkPut(made.preferences);
   });
 }
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
-import { sayRow, sayRowState } from '../../messages/batch.ts';
+import { ROW_STATES, sayRow } from '../../messages/batch.ts';
 import { styleSchema } from '../styles/style.ts';
 import { book, sites } from '../tests/world.ts';
 import { recogniseColumns } from './columns.ts';
 import { filesOut, pageOut, tableOut } from './out.ts';
-import { makeRow, readCells, workOf, type BatchSettings, type MadeRow } from './row.ts';
+import { makeRow, readCells, rowOut, workOf, type BatchSettings, type MadeRow } from './row.ts';
 import { readTable, writeTable } from './table.ts';
 
 const VIDEO = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
@@ -116,7 +116,8 @@ describe('what goes out', () => {
   const text = `link;title\r\n${VIDEO};"a ""quoted"" line\r\nand; another"\r\n${SOUND};Night\r\n`;
   const table = readTable(text);
   const made = batch(text);
-  const csv = tableOut(table, made, { state: sayRowState, told: sayRow });
+  const out = made.map((row) => rowOut(row, sayRow(row)));
+  const csv = tableOut(table, out, ROW_STATES);
 
   test('CSV keeps what came in and says the code, its state and what was found', () => {
     const { data } = Papa.parse<string[]>(csv.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
@@ -129,10 +130,17 @@ describe('what goes out', () => {
   });
 
   test('one page, and one file for each row', () => {
-    const page = pageOut(made, 'A & B');
+    const page = pageOut(out, 'A & B');
     expect(page).toContain('<title>A &amp; B</title>');
     for (const row of made) expect(page).toContain(row.made.code);
-    expect(Object.keys(filesOut(made))).toEqual(['1-a-quoted-line-and-another.html', '2-night.html']);
+    expect(Object.keys(filesOut(out))).toEqual(['1-a-quoted-line-and-another.html', '2-night.html']);
+  });
+
+  test('a feed gives a spreadsheet nothing to reckon', () => {
+    const feed = `<rss version="2.0"><channel><item><title>=1+1</title><link>${VIDEO}</link></item></channel></rss>`;
+    const rows = batch(feed).map((row) => rowOut(row, []));
+    expect(tableOut(readTable(feed), rows, ROW_STATES)).toContain("'=1+1");
+    expect(tableOut(readTable(`link,title\n${VIDEO},=1+1\n`), rows, ROW_STATES)).toContain(',=1+1,');
   });
 
   test('any cells survive being written and read', () => {
@@ -146,7 +154,7 @@ describe('what goes out', () => {
         const written = writeTable(
           head,
           cells.map((row) => [VIDEO, ...row.slice(1)]),
-          delimiter,
+          { delimiter, from: 'table' },
         );
         expect(readTable(written).rows).toEqual(cells.map((row) => [VIDEO, ...row.slice(1)]));
       }),

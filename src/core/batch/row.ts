@@ -10,7 +10,7 @@ import type { HostBook } from '../hosts/book.ts';
 import { isSettingId, settingOf } from '../settings/list.ts';
 import { chosenOf, embedOf } from '../shelf/embedOf.ts';
 import { recordOf, type Made } from '../shelf/record.ts';
-import { datesAhead, emptyWork, type Work } from '../shelf/work.ts';
+import { datesAhead, emptyWork, type Work, type WorkForm } from '../shelf/work.ts';
 import { styleFor, type HouseStyle } from '../styles/style.ts';
 import { isCodeForm } from '../write/forms/list.ts';
 import type { Role } from './columns.ts';
@@ -43,6 +43,28 @@ export interface MadeRow {
   wrong: WrongCell[];
   tags: string[];
 }
+
+/** What is shown and taken away of a row: its texts, and nothing that can be made again from them. */
+export interface RowOut {
+  state: MadeRow['state'];
+  title: string;
+  host: string;
+  kind: string;
+  form: WorkForm;
+  code: string;
+  /** Everything that somebody should know of it, one sentence each. */
+  told: readonly string[];
+}
+
+export const rowOut = ({ state, made: { title, host, kind, code, work } }: MadeRow, told: readonly string[]): RowOut => ({
+  state,
+  title,
+  host,
+  kind,
+  form: work.form,
+  code,
+  told,
+});
 
 /** A day that there is, such as `2027-01-11`. */
 const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;

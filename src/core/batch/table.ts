@@ -57,5 +57,14 @@ function linksOf(text: string): string[][] {
 }
 
 /** The table as CSV that spreadsheets and RFC 4180 agree on: quoted where needed, lines ended by CR LF, a byte order mark first. */
-export const writeTable = (head: readonly string[], rows: readonly (readonly string[])[], delimiter = ','): string =>
-  `\uFEFF${Papa.unparse([[...head], ...rows.map((row) => [...row])], { delimiter, newline: '\r\n' })}\r\n`;
+export const writeTable = (
+  head: readonly string[],
+  rows: readonly (readonly string[])[],
+  { delimiter, from }: Written,
+): string => {
+  // A spreadsheet reckons what begins with a sign of equality; a feed is somebody else's, so that it gets none to reckon.
+  const style = { delimiter, newline: '\r\n', escapeFormulae: from === 'feed' };
+  return `\uFEFF${Papa.unparse([[...head], ...rows.map((row) => [...row])], style)}\r\n`;
+};
+
+type Written = Pick<Table, 'delimiter' | 'from'>;

@@ -21,7 +21,7 @@ const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
   });
 const bundle = (part: Partial<Bundle> = {}): Bundle => ({
   format: 'refenestra-bundle',
-  version: 1,
+  version: 2,
   made: '2026-11-23T20:00:00.000Z',
   embeds: [],
   versions: [],
@@ -30,6 +30,7 @@ const bundle = (part: Partial<Bundle> = {}): Bundle => ({
   sites: [],
   styles: [],
   cards: [],
+  preferences: [],
   pictures: [],
   ...part,
 });
@@ -41,6 +42,7 @@ describe('a bundle', () => {
     versions: [{ id: 'v', embed: 'a', taken: 5, code: 'c', work: embed('a').work }],
     sites: [...sites],
     styles: [emptyStyle('mill')],
+    preferences: [{ name: 'theme', value: 'night' }],
     pictures: [{ id: 'a', address: PICTURE }],
   });
 
@@ -53,10 +55,16 @@ describe('a bundle', () => {
   test.each([
     ['noZip', strToU8('PK no')],
     ['noBundle', zipSync({ 'readme.txt': strToU8('x') })],
-    ['newer', zip({ ...whole, version: 2 })],
+    ['newer', zip({ ...whole, version: 3 })],
     ['broken', zip({ ...whole, embeds: [{ id: 'a' }] })],
     ['broken', zipSync({ 'bundle.json': strToU8('{') })],
   ])('is refused: %s', (code, bytes) => expect(unpack(bytes)).toMatchObject({ refusal: { code } }));
+
+  test('of the first version is taken as it was meant', () => {
+    const { preferences, pictures, ...first } = { ...whole, version: 1 };
+    expect([preferences.length, pictures.length]).toEqual([1, 1]);
+    expect(unpack(zip(first))).toEqual({ bundle: { ...whole, preferences: [], pictures: [] } });
+  });
 
   test('takes no file that does not belong to it', () => {
     const files = {

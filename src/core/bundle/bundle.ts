@@ -1,12 +1,20 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { z } from 'zod';
 import { cardSchema } from '../hosts/card.ts';
+import { providersSchema } from '../hosts/providers.ts';
 import { proofSchema } from '../model/proof.ts';
 import { siteSchema } from '../model/site.ts';
 import { pastedBackSchema, pictureSchema, savedSchema, versionSchema } from '../shelf/saved.ts';
 import { styleSchema } from '../styles/style.ts';
+import { migrated } from './migrate.ts';
 
-export const BUNDLE_VERSION = 1;
+export const BUNDLE_VERSION = 2;
+
+/** What somebody chose for the application itself. */
+export const preferenceSchema = z.discriminatedUnion('name', [
+  z.strictObject({ name: z.literal('theme'), value: z.enum(['day', 'night']) }),
+  z.strictObject({ name: z.literal('providers'), value: providersSchema }),
+]);
 
 /** What stands in `bundle.json` of a bundle; the pictures lie beside it, one file each. */
 export const bundleSchema = z.strictObject({
@@ -21,6 +29,7 @@ export const bundleSchema = z.strictObject({
   sites: z.array(siteSchema).max(10_000).default([]),
   styles: z.array(styleSchema).max(10_000).default([]),
   cards: z.array(cardSchema).max(10_000).default([]),
+  preferences: z.array(preferenceSchema).max(10).default([]),
 });
 
 export type Bundle = z.infer<typeof bundleSchema> & { pictures: z.infer<typeof pictureSchema>[] };
@@ -65,7 +74,7 @@ export function unpack(bytes: Uint8Array): { bundle: Bundle } | { refusal: Bundl
   }
   const { version } = z.looseObject({ version: z.number() }).safeParse(data).data ?? {};
   if (version !== undefined && version > BUNDLE_VERSION) return { refusal: { code: 'newer', version } };
-  const read = bundleSchema.safeParse(data);
+  const read = bundleSchema.safeParse(migrated(data, BUNDLE_VERSION));
   if (!read.success) {
     const [issue] = read.error.issues;
     return { refusal: { code: 'broken', place: issue!.path.join('.') || CONTENT, why: issue!.message } };

@@ -1,7 +1,7 @@
 import type { SavedEmbed, Version } from '../shelf/saved.ts';
 import type { Bundle } from './bundle.ts';
 
-export type Part = 'embeds' | 'sites' | 'styles' | 'cards';
+export type Part = 'embeds' | 'sites' | 'styles' | 'cards' | 'preferences';
 
 /** What taking one thing of a bundle would do. */
 export interface Step {
@@ -23,6 +23,7 @@ const IDENTITY: { [P in Part]: (one: Bundle[P][number]) => { id: string; name: s
   sites: ({ id, name }) => ({ id, name }),
   styles: ({ site }) => ({ id: site, name: site }),
   cards: ({ id, name }) => ({ id, name }),
+  preferences: ({ name }) => ({ id: name, name }),
 };
 const PARTS = Object.keys(IDENTITY) as Part[];
 
@@ -76,6 +77,7 @@ export function merge(bundle: Bundle, present: Present, chosen: ReadonlySet<stri
     sites: taken('sites'),
     styles: taken('styles'),
     cards: taken('cards'),
+    preferences: taken('preferences'),
     pictures: bundle.pictures.filter(({ id }) => ids.has(id)),
   };
 }

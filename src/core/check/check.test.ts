@@ -5,7 +5,7 @@ import { checkPages } from '../../messages/checkPages.ts';
 import { sayFinding, sayRemedy } from '../../messages/en.ts';
 import type { Facts } from '../model/item.ts';
 import { siteSchema } from '../model/site.ts';
-import { bringIn, makeEmbed } from '../pipeline.ts';
+import { bringIn, keepEmbed, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
 import { QUESTIONS } from '../prove/questions/list.ts';
 import { book, sites } from '../tests/world.ts';
@@ -18,11 +18,19 @@ const SOUND = 'http://murmurfold.localhost:4600/quillmarsh-mill/the-mill-at-nigh
 const TITLED = { title: 'T' };
 const site = sites[0]!;
 
-function findings(link: string, settings: Settings, facts: Facts = {}, to: { form?: CodeFormId; at?: object } = {}) {
-  const { form = 'responsive', at = {} } = to;
-  const { item } = bringIn(link, book)[0]!;
-  return makeEmbed(item!, { ...item!.settings, ...settings }, { book, site: siteSchema.parse({ ...site, ...at }), form, facts })
-    .findings;
+interface To {
+  form?: CodeFormId;
+  /** What is particular about the site. */
+  at?: object;
+  /** Whether the code is kept as it was pasted. */
+  kept?: boolean;
+}
+
+function findings(link: string, settings: Settings, facts: Facts = {}, { form = 'responsive', at = {}, kept = false }: To = {}) {
+  const { item, candidate } = bringIn(link, book)[0]!;
+  const asked = { ...item!.settings, ...settings };
+  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts };
+  return (kept ? keepEmbed({ text: link, candidate }, item!, asked, to) : makeEmbed(item!, asked, { ...to, form })).findings;
 }
 
 describe('each check finds its trouble, and its remedy ends it', () => {
@@ -55,13 +63,10 @@ describe('each check finds its trouble, and its remedy ends it', () => {
   });
 });
 
-interface Case {
+interface Case extends To {
   on: string;
   settings?: Settings;
   facts?: Facts;
-  form?: CodeFormId;
-  /** What is particular about the site. */
-  at?: object;
   /** What its button says; absent where a person has to do it. */
   remedy?: string;
 }
@@ -128,6 +133,11 @@ const CASES: Readonly<Record<string, Case>> = {
   },
   loadsAllAtOnce: { on: BOOKLET, settings: { ...TITLED, soundBed: 'on' }, remedy: 'Load when near' },
   sandboxBlocks: { on: VIDEO, settings: { ...TITLED, sandbox: 'allow-scripts' }, remedy: 'Allow what it needs' },
+  permissionMissing: {
+    on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?auto=1&amp;hush=1" title="T" allow="fullscreen"></iframe>',
+    kept: true,
+    remedy: 'Allow it',
+  },
   runsOwnCode: { on: `<iframe src="${VIDEO}" title="T" onload="count()"></iframe>` },
   obsoleteAttribute: { on: `<iframe src="${VIDEO}" title="T" scrolling="no"></iframe>` },
   saidTwice: { on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=3&amp;from=9" title="T"></iframe>' },
@@ -146,8 +156,8 @@ const CASES: Readonly<Record<string, Case>> = {
 };
 
 describe('each further check', () => {
-  test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', at = {}, remedy }) => {
-    const look = (asked: Settings, as: CodeFormId) => findings(on, asked, facts, { form: as, at });
+  test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', remedy, ...to }) => {
+    const look = (asked: Settings, as: CodeFormId, text = on) => findings(text, asked, facts, { form: as, ...to });
     const found = look(settings, form).find((finding) => finding.code === code);
     expect(found, JSON.stringify(look(settings, form))).toBeDefined();
     expect(sayFinding(found!).length).toBeGreaterThan(20);
@@ -156,7 +166,8 @@ describe('each further check', () => {
     const change = fix?.by === 'settings' ? fix.change : {};
     const after = Object.fromEntries(Object.entries({ ...settings, ...change }).filter(([, v]) => v !== null));
     const as = fix?.by === 'form' && isCodeForm(fix.form) ? fix.form : form;
-    const left = look(after, as).some((finding) => finding.code === code);
+    const text = fix?.by === 'text' ? on.replace(fix.replace, fix.with) : on;
+    const left = look(after, as, text).some((finding) => finding.code === code);
     expect(left).toBe(fix === undefined || fix.by === 'asking');
   });
 

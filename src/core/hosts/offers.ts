@@ -1,5 +1,5 @@
 import type { Item } from '../model/item.ts';
-import { makesSense, needsNoHost, settingOf, type SettingId } from '../settings/list.ts';
+import { makesSense, needsFrame, needsNoHost, settingOf, type SettingId } from '../settings/list.ts';
 import { byElement, onPlaceholder } from './byElement.ts';
 import type { HostBook } from './book.ts';
 
@@ -7,10 +7,10 @@ import type { HostBook } from './book.ts';
 export type Offer = 'offered' | 'not offered' | 'not applicable';
 
 export function offerOf(id: SettingId, item: Item, book: HostBook): Offer {
-  const { moment, here } = settingOf(id);
+  const { moment } = settingOf(id);
   if (needsNoHost(id) && !makesSense(id, item.kind)) return 'not applicable';
   if (moment === 'around') return 'offered';
-  if (here && id !== 'load' && item.form === 'file') return 'not offered';
+  if (item.form === 'file' && needsFrame(id)) return 'not offered';
   if (needsNoHost(id)) return item.frame !== null || onPlaceholder.has(id) ? 'offered' : 'not offered';
   if (item.form === 'file')
     return !makesSense(id, item.kind) ? 'not applicable' : byElement(id, item.kind) ? 'offered' : 'not offered';

@@ -21,11 +21,10 @@ test('settings, parameters, attributes and permissions are told in words', () =>
   ).toEqual([
     'start time: begins at 0:09 → begins at 0:20',
     'related videos: then anyone’s videos → then its own channel',
+    'permissions: may use camera → may use microphone',
     'the parameter glow has another value',
     'the parameter ref is gone',
     'the attribute data-k has another value',
-    'the permission camera is gone',
-    'the permission microphone is new',
   ]);
 });
 

@@ -32,10 +32,9 @@ export function compareCodes(before: Read, after: Read): Difference[] {
   }
   for (const row of pairs(a.unknown.map(entryOf), b.unknown.map(entryOf))) put({ what: 'parameter', ...row });
   for (const { raw, name } of a.dropped) put({ what: 'parameter', name, before: raw, after: null });
-  const kept = ({ kept: { attributes, style, allow } }: Item): [string, string][] => [
+  const kept = ({ kept: { attributes, style } }: Item): [string, string][] => [
     ...attributes.map(({ name, value }): [string, string] => [name, value ?? '']),
     ...(style.length > 0 ? [['style', style.join(';')] as [string, string]] : []),
-    ...allow.map((feature): [string, string] => [`allow ${feature}`, feature]),
   ];
   for (const row of pairs(kept(a), kept(b))) put({ what: 'attribute', ...row });
   return rows;

@@ -1,6 +1,6 @@
 import type { HostBook } from '../hosts/book.ts';
 import type { Candidate } from '../model/candidate.ts';
-import type { Code } from '../model/code.ts';
+import { AS_IT_STANDS, type Code } from '../model/code.ts';
 import type { Item } from '../model/item.ts';
 import type { Box, Plan } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
@@ -9,9 +9,6 @@ import { fixedSize, fluidSize } from '../write/frame.ts';
 import type { TreeNode } from '../write/tree.ts';
 import { rewrite } from './rewrite.ts';
 import { attributeSlots, slotsOf, type Slots } from './slots.ts';
-
-/** The id of code that is kept as it stands, beside the forms that write it anew. */
-export const AS_IT_STANDS = 'asItStands';
 
 /** What had to be put right before the code could be read cannot be kept as it stands. */
 const BROKEN: ReadonlySet<string> = new Set(['escapedCode', 'curlyQuotes', 'quoteDoubled', 'quoteMissing', 'jsx', 'tagUnclosed']);

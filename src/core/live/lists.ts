@@ -93,6 +93,17 @@ function decodeName(text: string): string {
   }
 }
 
+/** The items of a list, as they are written; the semicolon of an entity parts nothing. */
+function splitItems(written: string): string[] {
+  const masked = written.replace(/&(?:#\w{1,7}|[a-z]\w{1,30});/gi, (entity) => '_'.repeat(entity.length));
+  let at = 0;
+  return masked.split(';').map((item) => {
+    const whole = written.slice(at, at + item.length);
+    at += item.length + 1;
+    return whole;
+  });
+}
+
 /** A list within an attribute, such as the declarations of a style: items change, come and go, the rest keeps its bytes. */
 export function rewriteList(
   text: string,
@@ -101,7 +112,7 @@ export function rewriteList(
 ): Span[] {
   const spans: Span[] = [];
   const seen = new Set<string>();
-  const items = text.split(';');
+  const items = splitItems(text);
   const push = (span: Span, lead: string): void =>
     void spans.push({ text: spans.length === 0 ? lead.trimStart() : `;${lead}` }, span);
   let trailing = false;

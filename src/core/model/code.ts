@@ -7,6 +7,9 @@ export interface Mark {
   origin: Origin;
 }
 
+/** The id of code that is kept as it stands, beside the forms that write it anew. */
+export const AS_IT_STANDS = 'asItStands';
+
 /** Written code, with the map that says where each part comes from. */
 export interface Code {
   form: string;

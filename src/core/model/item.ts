@@ -17,8 +17,6 @@ export interface Dropped extends Parameter {
 /** What of pasted code is not ours to interpret, and goes back unchanged. */
 export interface Kept {
   attributes: readonly Attribute[];
-  /** Features of `allow` that the host does not need itself. */
-  allow: readonly string[];
   /** Declarations of `style` that are not ours. */
   style: readonly string[];
 }

@@ -92,7 +92,8 @@ export interface Plan {
   /** Behind a cover: the parameters once a visitor has asked for the player; null where nothing waits for that. */
   pressed: readonly AddressPart[] | null;
   allow: readonly { feature: string; origin: Origin }[];
-  fullscreen: boolean;
+  /** What gives the frame leave to fill the screen, which an attribute of its own says too; null where nothing does. */
+  fullscreen: Origin | null;
   /** The host's script code, where it has no frame: its placeholder's attributes, and the script. */
   script: ScriptPlan | null;
   /** A media file that needs no host: the element of our own that plays it. */

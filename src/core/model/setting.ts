@@ -11,6 +11,10 @@ export interface Setting<Id extends string = string> {
   readonly moment: Moment;
   /** Our own markup does it, though it belongs to a moment of the visit. */
   readonly here?: true;
+  /** The feature that it gives to the frame, or takes from it (Permissions Policy, section 4.1). */
+  readonly feature?: string;
+  /** An attribute that frames alone have. */
+  readonly framesOnly?: true;
   readonly value: ValueType;
   readonly label: string;
   readonly help: string;

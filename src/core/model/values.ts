@@ -1,3 +1,4 @@
+import { splitFeatures } from './features.ts';
 import { parseTime, showTime } from './time.ts';
 
 /** What a setting's value may be. Switches are `on` and `off`, lengths CSS pixels, times seconds, colours `#rrggbb`. */
@@ -17,7 +18,9 @@ export type ValueType =
   | { type: 'set'; options: readonly string[] }
   /** An id, or several classes, as HTML takes them. */
   | { type: 'name' }
-  | { type: 'names' };
+  | { type: 'names' }
+  /** Features with the origins that they are for, joined by semicolons, in the order of the alphabet (Permissions Policy, section 9.2). */
+  | { type: 'features'; longest: number };
 
 export type SettingValue = string | number;
 
@@ -38,6 +41,8 @@ const READERS = {
   set: (text, type: { options: readonly string[] }) => someOf(text, type.options),
   name: (text) => (NAME.test(text) ? text : undefined),
   names: (text) => (text.split(/\s+/).every((name) => NAME.test(name)) ? text : undefined),
+  features: (text, type: { longest: number }) =>
+    text.length <= type.longest ? splitFeatures(text).sort().join('; ') || undefined : undefined,
 } satisfies Record<ValueType['type'], Reader>;
 
 /** Pictures of a quarter of a megabyte at most: they become part of the code. */

@@ -1,8 +1,10 @@
 import { originOf, type HostBook } from '../hosts/book.ts';
+import { broughtAlong } from '../hosts/broughtAlong.ts';
 import type { Item } from '../model/item.ts';
 import type { AddressPart, Origin, Plan, PlanEntry } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
-import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import { settingOf, SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import { featureName, splitFeatures, withheld } from '../model/features.ts';
 import { encodeParameter } from '../model/url.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { Asked } from './asked.ts';
@@ -38,14 +40,15 @@ export function plan(item: Item, asking: Settings, book: HostBook, { site, lacks
     for (const [id, value] of Object.entries(asking))
       if (!(id in settings))
         entries.push({ setting: id as SettingId, asked: value, state: 'not offered', reason: { code: 'formLacks' }, sent: [] });
+  const allow = planAllow(asked, entries);
   return {
     entries,
     base: planBase(asked, entries),
     parts: planParts(item, entries),
     link: planLink(asked),
     pressed: planPressed(asked, entries),
-    allow: planAllow(asked, entries),
-    fullscreen: target?.target.allow.includes('fullscreen') ?? false,
+    allow,
+    fullscreen: allow.find(({ feature }) => feature === 'fullscreen')?.origin ?? null,
     script: planScript(asked, entries),
     media: item.form === 'file' ? (MEDIA[item.kind] ?? null) : null,
     box: planBox(asked, site),
@@ -117,20 +120,22 @@ function planFragment(entries: readonly PlanEntry[]): AddressPart[] {
   return [{ in: 'fragment', name: 't', raw, origin: start ? 'start' : 'end', pieces }];
 }
 
+/** What the player needs, what a setting brings along, what is given or withheld, and what else is asked for: each feature once. */
 function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
-  const allow: { feature: string; origin: Origin }[] = (asked.target?.target.allow ?? []).map((feature) => ({
-    feature,
-    origin: 'item',
-  }));
-  for (const { setting, sent } of entries) {
-    const use = asked.card?.card.settings[setting];
-    if (sent.length > 0 && use && 'allow' in use && use.allow && asked.settings[setting] === 'on')
-      allow.unshift({ feature: use.allow, origin: setting });
+  const allow = new Map<string, Plan['allow'][number]>();
+  const put = (feature: string | undefined, origin: Origin): void => {
+    if (feature !== undefined && !allow.has(featureName(feature))) allow.set(featureName(feature), { feature, origin });
+  };
+  const uses = asked.card?.card.settings;
+  for (const { setting, sent } of entries)
+    if (sent.length > 0 && asked.settings[setting] === 'on') put(broughtAlong(uses?.[setting]), setting);
+  if (asked.settings.load === 'ask') put(broughtAlong(uses?.autoplay), 'load');
+  for (const { setting, asked: value, state, reason } of entries) {
+    const { feature } = settingOf(setting);
+    if (feature && state === 'done here' && reason.code !== 'alreadySo')
+      put(value === 'on' ? feature : withheld(feature), setting);
   }
-  const begins = asked.settings.load === 'ask' ? asked.card?.card.settings.autoplay : undefined;
-  if (begins && 'allow' in begins && begins.allow && !allow.some((a) => a.feature === begins.allow))
-    allow.unshift({ feature: begins.allow, origin: 'load' });
-  for (const feature of asked.item.kept.allow)
-    if (!allow.some((a) => a.feature === feature)) allow.push({ feature, origin: 'item' });
-  return allow;
+  for (const feature of asked.target?.target.allow ?? []) put(feature, 'item');
+  for (const feature of splitFeatures(String(asked.settings.permissions ?? ''))) put(feature, 'permissions');
+  return [...allow.values()];
 }

@@ -5,7 +5,7 @@ import { spell } from '../hosts/spellings.ts';
 import type { Item } from '../model/item.ts';
 import type { PlanEntry, Reason, Sent, State } from '../model/plan.ts';
 import type { SettingValue } from '../model/values.ts';
-import { makesSense, needsNoHost, settingOf, type SettingId } from '../settings/list.ts';
+import { makesSense, needsFrame, needsNoHost, settingOf, type SettingId } from '../settings/list.ts';
 import type { Asked } from './asked.ts';
 
 type Outcome = readonly [state: State, reason: Reason, sent?: readonly Sent[]];
@@ -17,9 +17,9 @@ export function planSetting(id: SettingId, asked: Asked): PlanEntry {
   return { setting: id, asked: value, state, reason, sent };
 }
 
-function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outcome {
+function settle(id: SettingId, value: SettingValue, { item, card, target }: Asked): Outcome {
   const own = card?.card.settings[id];
-  if (needsNoHost(id) && !isHonoured(own)) return doHere(id, item);
+  if (needsNoHost(id) && !isHonoured(own)) return doHere(id, value, { item, target });
   if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
   if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
@@ -31,14 +31,14 @@ function settle(id: SettingId, value: SettingValue, { item, card }: Asked): Outc
 }
 
 /** Our own markup does it: the frame, the cover before it, or what stands around it. */
-function doHere(id: SettingId, { frame, kind, form }: Item): Outcome {
-  const { moment } = settingOf(id);
-  if (!makesSense(id, kind)) return ['not applicable', { code: 'otherKind', kind }];
+function doHere(id: SettingId, value: SettingValue, { item, target }: Pick<Asked, 'item' | 'target'>): Outcome {
+  const { moment, feature } = settingOf(id);
+  if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
   if (moment === 'around') return ['done here', { code: 'byPage' }];
-  if (frame === null && !onPlaceholder.has(id)) return ['not offered', { code: 'scriptMakesFrame' }];
-  if (moment === 'arrive' && id !== 'load')
-    return form === 'file' ? ['not offered', { code: 'ownFile' }] : ['done here', { code: 'byCover' }];
-  return ['done here', { code: 'byFrame' }];
+  if (item.frame === null && !onPlaceholder.has(id)) return ['not offered', { code: 'scriptMakesFrame' }];
+  if (item.form === 'file' && needsFrame(id)) return ['not offered', { code: 'ownFile' }];
+  if (feature && value === 'on' && target?.target.allow.includes(feature)) return ['done here', { code: 'alreadySo' }];
+  return ['done here', { code: moment === 'arrive' && id !== 'load' ? 'byCover' : 'byFrame' }];
 }
 
 function playHere(id: SettingId, value: SettingValue, { kind }: Item): Outcome {

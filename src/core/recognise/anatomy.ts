@@ -1,5 +1,6 @@
 import type { CompiledForm, HostBook } from '../hosts/book.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
+import { splitFeatures } from '../model/features.ts';
 import type { Item, Parameter } from '../model/item.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { SettingId } from '../settings/list.ts';
@@ -16,6 +17,10 @@ export type Meaning =
   /** Null for a whole link within the address. */
   | { role: 'identity'; name: string | null }
   | { role: 'setting'; setting: SettingId; value: SettingValue }
+  /** Features that the frame may use (Permissions Policy). */
+  | { role: 'permission'; features: readonly string[] }
+  /** What is always written, in this or a newer way. */
+  | { role: 'usual' }
   | { role: 'unknown'; name: string }
   | { role: 'dropped'; why: 'tracking' | 'duplicate' }
   | { role: 'broken' };
@@ -143,9 +148,13 @@ function attributeSegments({ candidate, item }: Taken, book: HostBook): Segment[
 }
 
 function frameMeaning(attribute: PlacedAttribute, media: boolean): Meaning {
-  const { settings } = readFrameMarkup([attribute], media);
+  const { settings, kept } = readFrameMarkup([attribute], media);
+  if (settings.permissions !== undefined) return { role: 'permission', features: splitFeatures(String(settings.permissions)) };
   const [first] = Object.entries(settings) as [SettingId, SettingValue][];
-  return first ? { role: 'setting', setting: first[0], value: first[1] } : { role: 'unknown', name: attribute.name };
+  if (first) return { role: 'setting', setting: first[0], value: first[1] };
+  if (attribute.name === 'allowfullscreen' && !media) return { role: 'permission', features: ['fullscreen'] };
+  const nothingKept = kept.attributes.length === 0 && kept.style.length === 0;
+  return nothingKept ? { role: 'usual' } : { role: 'unknown', name: attribute.name };
 }
 
 function codeMeaning({ name, value }: PlacedAttribute, { host, target, form }: Item, book: HostBook): Meaning {

@@ -9,7 +9,7 @@ type Draft = { [Id in SettingId]?: SettingValue };
 /** What the attributes of an iframe, or of a media element (`media`), ask for, and what of them is kept as it is. */
 export function readFrameMarkup(attributes: readonly Attribute[], media = false): { settings: Settings; kept: Kept } {
   const settings: Draft = {};
-  const kept = { attributes: [] as Attribute[], allow: [] as string[], style: [] as string[] };
+  const kept = { attributes: [] as Attribute[], style: [] as string[] };
   for (const { name, value } of attributes) {
     const read = (media ? MEDIA_READERS.get(name) : undefined) ?? READERS.get(name);
     if (!read?.(value ?? '', settings, kept) && NAME.test(name)) kept.attributes.push({ name, value });
@@ -22,7 +22,7 @@ export function readFrameMarkup(attributes: readonly Attribute[], media = false)
 /** HTML, section 13.1.2.3, and nothing that a broken quote leaves behind. */
 const NAME = /^[a-z_:@][^\s"'<>/=`]*$/i;
 
-type AttributeReader = (value: string, settings: Draft, kept: { allow: string[]; style: string[] }) => boolean;
+type AttributeReader = (value: string, settings: Draft, kept: { style: string[] }) => boolean;
 
 /** Each says whether it took the attribute; what none takes is kept unchanged. */
 const READERS = new Map<string, AttributeReader>(
@@ -38,15 +38,7 @@ const READERS = new Map<string, AttributeReader>(
     class: (value, settings) => put(settings, 'className', value),
     // Obsolete (HTML, 16.2), and done by the style that is written anyway.
     frameborder: (value) => value === '0' || value === 'no',
-    allow: (value, _, kept) => {
-      kept.allow.push(
-        ...value
-          .split(';')
-          .map((f) => f.trim())
-          .filter((f) => f !== ''),
-      );
-      return true;
-    },
+    allow: (value, settings) => put(settings, 'permissions', value),
     style: (value, settings, kept) => {
       for (const declaration of value.split(';'))
         if (declaration.trim() && !readDeclaration(declaration, settings)) kept.style.push(declaration.trim());

@@ -4,7 +4,7 @@ import type { Address } from './address.ts';
 
 type Draft = { -readonly [Key in keyof Item]: Item[Key] };
 
-export const NOTHING_KEPT: Item['kept'] = { attributes: [], allow: [], style: [] };
+export const NOTHING_KEPT: Item['kept'] = { attributes: [], style: [] };
 
 /** The item that a card's target and the captures name, without anything asked for. */
 export function makeItem({ card }: CompiledCard, shape: CompiledTarget, values: Readonly<Record<string, string>>): Draft {

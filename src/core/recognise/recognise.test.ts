@@ -64,14 +64,14 @@ describe('an iframe code', () => {
       title: 'T',
       load: 'near',
       spaceAbove: 8,
+      // The permission to start comes and goes with the setting.
+      permissions: 'camera',
     });
     expect(item!.kept).toEqual({
       attributes: [
         { name: 'data-id', value: '7' },
         { name: 'constructor', value: 'x' },
       ],
-      // The permission to start comes and goes with the setting.
-      allow: ['camera'],
       style: ['opacity:.9'],
     });
   });
@@ -110,6 +110,17 @@ describe('the anatomy', () => {
         'auto=1 setting',
         'hush=1 setting',
         'data-x="1" unknown',
+      ],
+    ],
+    [
+      '<iframe src="https://media.example/a" frameborder="0" allow="autoplay; camera" allowfullscreen scrolling="no"></iframe>',
+      [
+        'https://media.example host',
+        '/a form',
+        'frameborder="0" usual',
+        'allow="autoplay; camera" permission',
+        'allowfullscreen permission',
+        'scrolling="no" unknown',
       ],
     ],
     ['javascript:alert(1)', ['javascript:alert(1) broken']],

@@ -1,8 +1,8 @@
 import type { HostBook } from '../hosts/book.ts';
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
-import type { SettingId, Settings } from '../settings/list.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
+import { readFeatures } from './features.ts';
 import { fileItem } from './file.ts';
 import { makeItem, unknownItem } from './makeItem.ts';
 import { matchLink, type LinkMatch } from './match.ts';
@@ -47,13 +47,7 @@ const OVERLAID = /^(?:position|top|left|right|bottom|inset|width|height)\s*:/i;
 const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
 
 function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
-  const { settings, kept: all } = readFrameMarkup(candidate.attributes, item.form === 'file');
-  const asked = { ...item, settings: { ...item.settings, ...settings } };
-  const hostBehind = settings.load === 'ask' ? new URL(candidate.address!).origin : null;
-  const kept =
-    all.allow.length > 0
-      ? { ...all, allow: all.allow.map((f) => plainFeature(f, hostBehind)).filter((f) => !comesAlong(f, asked, book)) }
-      : all;
+  const { settings, kept } = readFeatures(readFrameMarkup(candidate.attributes, item.form === 'file'), item, { candidate, book });
   if (candidate.wrapper) {
     const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
     const left = {
@@ -66,19 +60,4 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
     return { ...item, settings: { ...item.settings, widthMode: 'fill', ratio, ...own, ...around }, kept: left };
   }
   return { ...item, settings: { ...item.settings, ...settings }, kept };
-}
-
-/** Behind a cover each feature names the origin of the host, which goes without saying elsewhere. */
-function plainFeature(feature: string, hostBehind: string | null): string {
-  return hostBehind !== null && feature.endsWith(` ${hostBehind}`) ? feature.slice(0, -hostBehind.length - 1) : feature;
-}
-
-/** Whether the card asks for the feature along with a setting that is on: it comes and goes with that setting. */
-function comesAlong(feature: string, { host, settings }: Item, book: HostBook): boolean {
-  const uses = host === null ? undefined : book.byId.get(host)?.card.settings;
-  const on: Settings = settings.load === 'ask' ? { ...settings, autoplay: 'on' } : settings;
-  return Object.entries(on).some(([id, value]) => {
-    const use = uses?.[id as SettingId];
-    return value === 'on' && use !== undefined && 'allow' in use && use.allow === feature;
-  });
 }

@@ -109,7 +109,7 @@ function codeItem(
     form: candidate.source,
     settings,
     unknown,
-    kept: { attributes: kept, allow: [], style: [] },
+    kept: { attributes: kept, style: [] },
   };
 }
 

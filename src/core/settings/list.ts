@@ -20,18 +20,24 @@ import { panels } from './panels.ts';
 import { domain } from './domain.ts';
 import { autoplay } from './autoplay.ts';
 import { mute } from './mute.ts';
+import { volume } from './volume.ts';
 import { start } from './start.ts';
 import { page } from './page.ts';
 import { captions } from './captions.ts';
 import { controls } from './controls.ts';
 import { movement } from './movement.ts';
+import { scroll } from './scroll.ts';
 import { interval } from './interval.ts';
 import { spread } from './spread.ts';
 import { cues } from './cues.ts';
 import { soundBed } from './soundBed.ts';
+import { fullscreen } from './fullscreen.ts';
+import { pictureInPicture } from './pictureInPicture.ts';
+import { download } from './download.ts';
 import { end } from './end.ts';
 import { loop } from './loop.ts';
 import { related } from './related.ts';
+import { continueOn } from './continue.ts';
 import { load } from './load.ts';
 import { cover } from './cover.ts';
 import { coverWords } from './coverWords.ts';
@@ -49,6 +55,7 @@ import { radius } from './radius.ts';
 import { background } from './background.ts';
 import { referrer } from './referrer.ts';
 import { sandbox } from './sandbox.ts';
+import { permissions } from './permissions.ts';
 import { elementId } from './elementId.ts';
 import { className } from './className.ts';
 import { heading } from './heading.ts';
@@ -80,18 +87,24 @@ export const SETTINGS = [
   domain,
   autoplay,
   mute,
+  volume,
   start,
   page,
   captions,
   controls,
   movement,
+  scroll,
   interval,
   spread,
   cues,
   soundBed,
+  fullscreen,
+  pictureInPicture,
+  download,
   end,
   loop,
   related,
+  continueOn,
   load,
   cover,
   coverWords,
@@ -109,6 +122,7 @@ export const SETTINGS = [
   background,
   referrer,
   sandbox,
+  permissions,
   elementId,
   className,
   heading,
@@ -134,6 +148,12 @@ export const isSettingId = (id: string): id is SettingId => BY_ID.has(id);
 export function needsNoHost(id: SettingId): boolean {
   const { moment, here } = settingOf(id);
   return here === true || moment === 'frame' || moment === 'around';
+}
+
+/** Whether it is done by a frame, or by a cover before it: an element of our own has no use for it. */
+export function needsFrame(id: SettingId): boolean {
+  const { here, framesOnly } = settingOf(id);
+  return framesOnly === true || (here === true && id !== 'load');
 }
 
 /** Whether the setting makes sense for this kind of item. */

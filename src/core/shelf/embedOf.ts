@@ -1,5 +1,6 @@
 import type { HostBook } from '../hosts/book.ts';
-import { AS_IT_STANDS, canKeep } from '../live/keep.ts';
+import { canKeep } from '../live/keep.ts';
+import { AS_IT_STANDS } from '../model/code.ts';
 import type { Facts, Item } from '../model/item.ts';
 import type { Site } from '../model/site.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised, type Surroundings } from '../pipeline.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AS_IT_STANDS } from '../live/keep.ts';
+import { AS_IT_STANDS } from '../model/code.ts';
 import type { Facts } from '../model/item.ts';
 import type { SettingsFix } from '../model/plan.ts';
 import { isSettingId, type Settings } from '../settings/list.ts';

@@ -8,8 +8,8 @@ import { book, inFrame, link, settings } from './world.ts';
 /** Laws 3, 6 and 7 for code that is kept as it stands, over generated codes and edits. */
 const RUNS = { numRuns: 1000 };
 const SIZE: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height'];
-/** Another domain is another address, and a border stands where none stood: both change a mark of the item's own. */
-const OTHERS = SETTINGS.map((s) => s.id).filter((id) => !['tracking', 'domain', 'border'].includes(id));
+/** Another domain is another address, a border stands where none stood, full screen is there already: they change a mark of the item's own. */
+const OTHERS = SETTINGS.map((s) => s.id).filter((id) => !['tracking', 'domain', 'border', 'fullscreen'].includes(id));
 
 interface Hand {
   text: string;

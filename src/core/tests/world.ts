@@ -55,6 +55,10 @@ const VALUES: { [Type in ValueType['type']]: (type: Extract<ValueType, { type: T
     fc.constantFrom(`data:image/webp;base64,${'UklG'.repeat(8)}`, 'https://pictures.example/cover.webp?size=2&kind=a'),
   set: ({ options }) => fc.subarray([...options], { minLength: 1 }).map((some) => some.join(',')),
   name: () => fc.stringMatching(/^[A-Za-z_][\w-]{0,20}$/),
+  features: () =>
+    fc
+      .subarray(['camera', "clipboard-write 'self' https://media.example", "geolocation 'src'", 'microphone *'], { minLength: 1 })
+      .map((some) => some.join('; ')),
   names: () => fc.stringMatching(/^[a-z][\w-]{0,9}( [a-z][\w-]{0,9}){0,2}$/),
 };
 

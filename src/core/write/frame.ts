@@ -24,7 +24,7 @@ export function frameElement(input: WriteInput, sizing: Sizing, place: 'alone' |
   if (load === 'near' || load === 'all')
     attributes.push({ name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' });
   if (plan.allow.length > 0) attributes.push({ name: 'allow', value: allowList(plan.allow) });
-  if (plan.fullscreen) attributes.push(FULLSCREEN);
+  if (plan.fullscreen) attributes.push(plan.fullscreen === 'item' ? FULLSCREEN : { ...FULLSCREEN, origin: plan.fullscreen });
   attributes.push(...frameAttributes(input, attributes));
   return { tag: 'iframe', attributes };
 }

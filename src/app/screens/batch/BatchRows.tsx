@@ -1,10 +1,10 @@
 import { Button, LinearProgress } from '@mui/material';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { ROLES, type Role } from '../../../core/batch/columns.ts';
 import type { MadeRow } from '../../../core/batch/row.ts';
 import { SETTINGS } from '../../../core/settings/list.ts';
 import { ROW_STATES, sayBatch, sayRole } from '../../../messages/batch.ts';
-import type { BatchRow } from '../../../workers/messages.ts';
+import { ROW_ORDER } from '../../../workers/messages.ts';
 import { run, type BatchState, type KeptBatch } from '../../batch/run.ts';
 import { saveFile } from '../../ui/files.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
@@ -19,16 +19,19 @@ interface Props {
 }
 
 type Shown = 'all' | MadeRow['state'];
-const ORDER = { person: 0, look: 1, done: 2 } as const;
 
 /** A batch that is being made, or is: its rows, what can be set for them, and the ways out. */
 export function BatchRows({ state, batch, table, begin, again }: Props): ReactElement {
   const [shown, setShown] = useState<Shown>('all');
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
-  const { rows, counts } = useMemo(() => sorted(state), [state]);
-  const visible = shown === 'all' ? rows : rows.filter((row) => row.state === shown);
+  const { states, coded } = state.progress;
+  const rows = useMemo(() => sorted(states), [states]);
+  const visible = useMemo(() => (shown === 'all' ? ROW_ORDER.flatMap((one) => rows[one]) : rows[shown]), [rows, shown]);
+  const count = state.progress.done;
+  // Their many choices come in a task of their own, so that none holds up the screen.
+  const choices = useDeferredValue(true, false);
   const running = state.phase === 'running';
-  const numbers = chosen.size > 0 ? [...chosen] : rows.map(({ row }) => row);
+  const numbers = chosen.size > 0 ? [...chosen] : Array.from({ length: count }, (_, row) => row);
   return (
     <div className="batch">
       <header className="batch-head">
@@ -43,7 +46,7 @@ export function BatchRows({ state, batch, table, begin, again }: Props): ReactEl
               aria-pressed={shown === one}
               onClick={() => setShown(one)}
             >
-              {one === 'all' ? (rows.length === 1 ? '1 row' : `${rows.length} rows`) : `${counts[one]} ${ROW_STATES[one]}`}
+              {one === 'all' ? (count === 1 ? '1 row' : `${count} rows`) : `${rows[one].length} ${ROW_STATES[one]}`}
             </button>
           ))}
         </div>
@@ -52,39 +55,45 @@ export function BatchRows({ state, batch, table, begin, again }: Props): ReactEl
             Cancel
           </Button>
         ) : (
-          <Outs batch={batch} rows={rows} />
+          <Outs batch={batch} some={coded > 0} />
         )}
         <Button onClick={again}>New batch</Button>
       </header>
       <Progress state={state} total={table.count} />
-      <Columns table={table} assign={(roles) => begin({ roles })} running={running} />
+      {choices && <Columns table={table} assign={(roles) => begin({ roles })} running={running} />}
       <div className="batch-set">
         <span>{chosen.size > 0 ? `For the ${chosen.size} chosen:` : 'For all rows:'}</span>
-        <SettingPick possible={SETTINGS} words="Set it" take={(id, value) => run.set({ [id]: value }, numbers)} />
+        {choices && <SettingPick possible={SETTINGS} words="Set it" take={(id, value) => run.set({ [id]: value }, numbers)} />}
         {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>Choose none</Button>}
         <p role="status">{state.said && sayBatch(state.said)}</p>
       </div>
-      <RowList
-        rows={visible}
-        chosen={chosen}
-        choose={(row, on) => setChosen(new Set(on ? [...chosen, row] : [...chosen].filter((one) => one !== row)))}
-      />
+      {count > 0 && (
+        <RowList
+          rows={visible}
+          progress={state.progress}
+          inSight={state.inSight}
+          chosen={chosen}
+          choose={(row, on) => setChosen(new Set(on ? [...chosen, row] : [...chosen].filter((one) => one !== row)))}
+        />
+      )}
     </div>
   );
 }
 
-/** Those that need somebody first, otherwise in the order in which they came. */
-function sorted({ rows: all }: BatchState): { rows: BatchRow[]; counts: Record<MadeRow['state'], number> } {
-  const rows = all.filter(Boolean);
-  const counts = { person: 0, look: 0, done: 0 };
-  for (const row of rows) counts[row.state]++;
-  return { rows: rows.sort((a, b) => ORDER[a.state] - ORDER[b.state] || a.row - b.row), counts };
+/** The numbers of the rows by state, in the order in which they came. */
+function sorted(states: Uint8Array): Record<MadeRow['state'], number[]> {
+  const rows: Record<MadeRow['state'], number[]> = { person: [], look: [], done: [] };
+  states.forEach((state, row) => {
+    if (state > 0) rows[ROW_ORDER[state - 1]!].push(row);
+  });
+  return rows;
 }
 
 const allMade = (total: number): string => (total === 1 ? 'The row is made.' : `All ${total} rows are made.`);
 
 function Progress({ state, total }: { state: BatchState; total: number }): ReactElement {
-  const { phase, done, asked, toAsk } = state;
+  const { phase } = state;
+  const { done, asked, toAsk } = state.progress;
   const share = toAsk > 0 ? asked / toAsk : total === 0 ? 1 : done / total;
   const words =
     phase === 'cancelled'
@@ -139,9 +148,8 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
 const TYPES = { csv: 'text/csv', html: 'text/html', zip: 'application/zip' } as const;
 
 /** The ways out: a file, or the Shelf. */
-function Outs({ batch, rows }: { batch: KeptBatch; rows: readonly BatchRow[] }): ReactElement {
+function Outs({ batch, some }: { batch: KeptBatch; some: boolean }): ReactElement {
   const name = batch.name.replace(/\.\w+$/, '') || 'batch';
-  const some = rows.some(({ code }) => code !== '');
   const save = async (kind: keyof typeof TYPES): Promise<void> =>
     saveFile(`${name}${kind === 'csv' ? '-codes' : ''}.${kind}`, await run.out(kind, name), TYPES[kind]);
   return (

@@ -1,9 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, type ReactElement } from 'react';
+import { useEffect, useRef, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { ROW_STATES } from '../../../messages/batch.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
-import type { BatchRow } from '../../../workers/messages.ts';
+import type { BatchProgress, BatchRow } from '../../../workers/messages.ts';
 import { run } from '../../batch/run.ts';
 import { opened } from '../../state/bench.ts';
 import { selectCards } from '../../state/selectors.ts';
@@ -11,7 +11,10 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { findEmbed } from '../../storage/embeds.ts';
 
 interface Props {
-  rows: readonly BatchRow[];
+  /** Numbers of the rows, in the order in which they are shown. */
+  rows: readonly number[];
+  progress: BatchProgress;
+  inSight: ReadonlyMap<number, BatchRow>;
   chosen: ReadonlySet<number>;
   choose: (row: number, on: boolean) => void;
 }
@@ -19,70 +22,86 @@ interface Props {
 /** Height of a row in pixels. */
 const ROW = 58;
 
+/** Characters of a row's code that a wide screen has room for; to lay out more is work for nothing. */
+const SEEN = 240;
+
 /** The rows of a batch; of many thousands only those in sight are drawn. */
-export function RowList({ rows, chosen, choose }: Props): ReactElement {
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
-  const cards = useAppSelector(selectCards);
+export function RowList({ rows, progress, inSight, chosen, choose }: Props): ReactElement {
   const place = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- it keeps a state of its own, and nothing of it is handed on
   const list = useVirtualizer({
     count: rows.length,
     getScrollElement: () => place.current,
     estimateSize: () => ROW,
-    overscan: 6,
-    getItemKey: (i) => rows[i]!.row,
+    overscan: 3,
+    getItemKey: (i) => rows[i]!,
   });
-  const open = async (row: BatchRow): Promise<void> => {
-    run.opened(row);
-    const saved = await findEmbed(row.work.id).catch(() => undefined);
-    if (!saved) dispatch(opened(row.work));
-    void navigate(`/bench/${row.work.id}`);
-  };
+  const items = list.getVirtualItems();
+  const wanted = items.map(({ index }) => rows[index]).join(' ');
+  useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [wanted, progress]);
   return (
     <div className="batch-list" ref={place} tabIndex={0} role="region" aria-label="Rows">
       <ul style={{ height: list.getTotalSize() }}>
-        {list.getVirtualItems().map(({ index, start, key }) => {
-          const row = rows[index]!;
-          const words = row.told[0] ?? row.code;
+        {items.map(({ index, start, key }) => {
+          const number = rows[index]!;
+          const row = inSight.get(number);
           return (
             <li
               key={key}
               className="batch-row"
-              data-state={row.state}
+              data-state={row?.state}
               style={{ transform: `translateY(${start}px)`, height: ROW }}
             >
-              <input
-                type="checkbox"
-                aria-label={`Choose row ${row.row + 1}`}
-                checked={chosen.has(row.row)}
-                onChange={(event) => choose(row.row, event.target.checked)}
-              />
-              <span className="number">{row.row + 1}</span>
-              <span className="batch-state">{ROW_STATES[row.state]}</span>
-              <span className="batch-title">
-                {row.title || row.work.text.slice(0, 80) || 'nothing in this row'}
-                <small>
-                  {row.kind === '' ? 'not recognised' : KIND_WORDS[row.kind]?.replace(/^an? /, '')}
-                  {cards.find(({ id }) => id === row.host) && ` · ${cards.find(({ id }) => id === row.host)!.name}`}
-                </small>
-              </span>
-              <span className={row.told.length > 0 ? 'batch-told' : 'batch-code'} title={words}>
-                {words}
-                {row.told.length > 1 && <small>and {row.told.length - 1} more</small>}
-              </span>
-              <button
-                type="button"
-                className="inline-remedy"
-                aria-label={`Open row ${row.row + 1}`}
-                onClick={() => void open(row)}
-              >
-                Open
-              </button>
+              {row && <Row row={row} chosen={chosen.has(number)} choose={choose} />}
             </li>
           );
         })}
       </ul>
     </div>
+  );
+}
+
+interface RowProps {
+  row: BatchRow;
+  chosen: boolean;
+  choose: Props['choose'];
+}
+
+function Row({ row: { row, state, title, kind, host, code, told }, chosen, choose }: RowProps): ReactElement {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const name = useAppSelector((all) => selectCards(all).find(({ id }) => id === host)?.name);
+  const open = async (): Promise<void> => {
+    const work = await run.open(row);
+    const saved = await findEmbed(work.id).catch(() => undefined);
+    if (!saved) dispatch(opened(work));
+    void navigate(`/bench/${work.id}`);
+  };
+  const words = told[0] ?? code;
+  return (
+    <>
+      <input
+        type="checkbox"
+        aria-label={`Choose row ${row + 1}`}
+        checked={chosen}
+        onChange={(event) => choose(row, event.target.checked)}
+      />
+      <span className="number">{row + 1}</span>
+      <span className="batch-state">{ROW_STATES[state]}</span>
+      <span className="batch-title">
+        {title || 'nothing in this row'}
+        <small>
+          {kind === '' ? 'not recognised' : KIND_WORDS[kind]?.replace(/^an? /, '')}
+          {name && ` · ${name}`}
+        </small>
+      </span>
+      <span className={told.length > 0 ? 'batch-told' : 'batch-code'} title={words}>
+        {told[0] ?? code.slice(0, SEEN)}
+        {told.length > 1 && <small>and {told.length - 1} more</small>}
+      </span>
+      <button type="button" className="inline-remedy" aria-label={`Open row ${row + 1}`} onClick={() => void open()}>
+        Open
+      </button>
+    </>
   );
 }

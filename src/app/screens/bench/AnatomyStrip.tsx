@@ -61,6 +61,8 @@ const MARKS: Record<Meaning['role'], string> = {
   form: '',
   identity: '',
   setting: '',
+  permission: '',
+  usual: '',
   unknown: '? ',
   dropped: '⌫ ',
   broken: '✗ ',

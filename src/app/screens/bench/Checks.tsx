@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { CHECKS } from '../../../core/check/checks/list.ts';
 import { withoutParameter } from '../../../core/check/withoutParameter.ts';
 import type { Check } from '../../../core/check/rule.ts';
@@ -7,24 +7,31 @@ import type { Finding, Remedy } from '../../../core/model/finding.ts';
 import { sayFinding, sayRemedy } from '../../../messages/en.ts';
 import { isCodeForm } from '../../../core/write/forms/list.ts';
 import { changed, formChosen } from '../../state/bench.ts';
+import { sameData } from '../../state/sameData.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
 import { useTextEdit } from './useTextEdit.ts';
 
+/** Where in the code it stands moves with every character, and is not said here. */
+const sameWords = (a: readonly Finding[] | undefined, b: readonly Finding[] | undefined): boolean =>
+  sameData(a?.map(withoutPlace), b?.map(withoutPlace));
+const withoutPlace = (finding: Finding): Finding => ({ ...finding, place: null });
+
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
 /** What would go wrong, most serious first, each with its remedy. */
 export function Checks(): ReactElement {
-  const embed = useAppSelector(selectEmbed);
-  const findings = embed?.findings ?? [];
+  const there = useAppSelector((state) => selectEmbed(state) !== null);
+  const asked = useAppSelector((state) => selectEmbed(state)?.asked);
+  const findings = useAppSelector((state) => selectEmbed(state)?.findings, sameWords) ?? [];
   const failing = new Set(findings.map((f) => f.code));
-  const looked = CHECKS.filter((check: Check) => embed?.asked || !check.asks || failing.has(check.id));
+  const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
     <section className="checks" aria-label="Checks">
       <h2>
         Checks{' '}
-        {embed && (
+        {there && (
           <small>
             {looked.length - failing.size} of {looked.length} hold
           </small>
@@ -35,7 +42,7 @@ export function Checks(): ReactElement {
           <FindingRow key={`${finding.code}-${i}`} finding={finding} />
         ))}
       </ul>
-      {embed && (
+      {there && (
         <details className="holds">
           <summary>What was looked at and holds</summary>
           <ul>
@@ -51,7 +58,7 @@ export function Checks(): ReactElement {
   );
 }
 
-function FindingRow({ finding }: { finding: Finding }): ReactElement {
+const FindingRow = memo(function FindingRow({ finding }: { finding: Finding }): ReactElement {
   const remedy = useRemedy(finding.remedy);
   return (
     <li className="finding" data-severity={finding.severity}>
@@ -70,7 +77,7 @@ function FindingRow({ finding }: { finding: Finding }): ReactElement {
       )}
     </li>
   );
-}
+}, sameData);
 
 /** What one press does: settings change, or the text that was brought in. */
 function useRemedy(remedy: Remedy | undefined): () => void {

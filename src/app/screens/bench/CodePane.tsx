@@ -1,6 +1,8 @@
 import { Button } from '@mui/material';
 import { Suspense, useMemo, useState, type ReactElement } from 'react';
-import { AS_IT_STANDS, canKeep } from '../../../core/live/keep.ts';
+import { useStore } from 'react-redux';
+import { canKeep } from '../../../core/live/keep.ts';
+import { AS_IT_STANDS } from '../../../core/model/code.ts';
 import type { Origin, SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { formOf, FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
@@ -8,7 +10,7 @@ import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
 import { selectEmbed, selectFacts, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -55,12 +57,17 @@ const COPY_WORDS = {
 
 /** The code in the chosen form, open to change by hand. Pointing at a part lights up its token, and the other way round. */
 export function CodePane(): ReactElement {
-  const embed = useAppSelector(selectEmbed);
+  const store = useStore() as Store;
+  const there = useAppSelector((state) => selectEmbed(state) !== null);
   const copied = useAppSelector((state) => state.view.copied);
   const [beside, setBeside] = useState<'before' | 'site' | 'several' | 'dates' | null>(null);
   const close = (): void => setBeside(null);
   const { can, run } = useCommand(copyCode);
-  const title = useAppSelector((state) => selectFacts(state).title);
+  const save = (): void => {
+    const state = store.getState();
+    const embed = selectEmbed(state);
+    if (embed) saveFile(...fileOf(embed.code, selectFacts(state).title ?? embed.item.id));
+  };
   return (
     <section className="code" aria-label="Code">
       <div className="code-head">
@@ -73,31 +80,25 @@ export function CodePane(): ReactElement {
         </span>
       </div>
       <div className="code-beside">
-        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('before')}>
+        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('before')}>
           Before and after
         </button>
-        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('site')}>
+        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('site')}>
           Paste-back
         </button>
-        <button
-          type="button"
-          className="inline-remedy"
-          title="Save the code as a file"
-          disabled={!embed}
-          onClick={() => embed && saveFile(...fileOf(embed.code, title ?? embed.item.id))}
-        >
+        <button type="button" className="inline-remedy" title="Save the code as a file" disabled={!there} onClick={save}>
           Save
         </button>
-        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('several')}>
+        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('several')}>
           Several forms
         </button>
-        <button type="button" className="inline-remedy" disabled={!embed} onClick={() => setBeside('dates')}>
+        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('dates')}>
           Dates
         </button>
       </div>
-      {embed ? <Editor embed={embed} /> : <p className="quiet code-empty">The code to take away stands here.</p>}
+      {there ? <Editor /> : <p className="quiet code-empty">The code to take away stands here.</p>}
       <div className="code-foot">
-        <p>{embed && <Explanation embed={embed} />}</p>
+        <p>{there && <Explanation />}</p>
       </div>
       <Suspense fallback={null}>
         {beside === 'before' && <BeforeAndAfter close={close} />}
@@ -140,7 +141,8 @@ function FormChoice(): ReactElement {
   );
 }
 
-function Editor({ embed }: { embed: Embed }): ReactElement {
+function Editor(): ReactElement {
+  const embed = useAppSelector(selectEmbed)!;
   const dispatch = useAppDispatch();
   const pointed = useAppSelector((state) => state.view.pointed);
   const hand = useAppSelector(selectInHand);
@@ -183,7 +185,8 @@ function unsaid({ plan }: Embed, changes: SettingsFix): SettingsFix {
 }
 
 /** What is pointed at, in words; otherwise what this form of code leaves out. */
-function Explanation({ embed }: { embed: Embed }): ReactElement | null {
+function Explanation(): ReactElement | null {
+  const embed = useAppSelector(selectEmbed)!;
   const pointed: Origin | null = useAppSelector((state) => state.view.pointed);
   const entry = embed.plan.entries.find((e) => e.setting === pointed);
   if (pointed === 'item') return <>{sayOrigin(embed.item)}</>;

@@ -8,6 +8,8 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
 
 const RATIOS = ['16:9', '4:3', '3:2', '1:1', '4:5', '9:16', '2:1', '21:9'];
+/** What the names of gestures at a handle begin with. */
+export const AT_HANDLE = 'handle: ';
 /** How near a dragged shape must come to a common ratio to become it, as a share. */
 const SNAP = 0.04;
 
@@ -108,7 +110,7 @@ function Handle({ name, className, style, value, words, most, change, step }: Ha
     begin: () => {
       start.current = change;
     },
-    move: (dx, dy) => dispatch(changed({ change: start.current(dx, dy), gesture: name })),
+    move: (dx, dy) => dispatch(changed({ change: start.current(dx, dy), gesture: AT_HANDLE + name })),
     end: () => dispatch(gestureEnded()),
   });
   return (
@@ -128,8 +130,9 @@ function Handle({ name, className, style, value, words, most, change, step }: Ha
           arrowStep(event) * (className === 'handle-width' ? 1 : event.key === 'ArrowDown' || event.key === 'ArrowUp' ? -1 : 1);
         if (by === 0) return;
         event.preventDefault();
-        dispatch(changed({ change: step(by), gesture: name }));
+        dispatch(changed({ change: step(by), gesture: AT_HANDLE + name }));
       }}
+      onBlur={() => dispatch(gestureEnded())}
       {...drag}
     />
   );

@@ -1,9 +1,9 @@
 import { Suspense, useEffect, type ReactElement, type ReactNode } from 'react';
-import { offerOf } from '../../../core/hosts/offers.ts';
-import type { Item } from '../../../core/model/item.ts';
+import type { Station as StationData } from '../../../core/hosts/stations.ts';
 import type { Moment } from '../../../core/model/setting.ts';
-import { makesSense, needsNoHost, SETTINGS, type SettingId, type Settings } from '../../../core/settings/list.ts';
-import { selectBook, selectEmbed } from '../../state/selectors.ts';
+import type { SettingId } from '../../../core/settings/list.ts';
+import { sameData } from '../../state/sameData.ts';
+import { selectItem, selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { placeShown } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -30,7 +30,8 @@ const PLACES = [
 /** The four stations of a visit, and the frame; every setting as a short sentence that opens in place. */
 export function Moments(): ReactElement {
   const dispatch = useAppDispatch();
-  const embed = useAppSelector(selectEmbed);
+  const item = useAppSelector(selectItem);
+  const stations = useAppSelector(selectStations, sameData);
   const place = useAppSelector((state) => state.view.place);
   const open = useAppSelector((state) => state.view.open !== null);
   // Ready before it is opened, and there even when the server goes.
@@ -39,15 +40,15 @@ export function Moments(): ReactElement {
     <section className="moments" aria-label="Moments">
       <Rail />
       <div className="stations">
-        {embed?.item.host === null && <OwnParameters parameters={embed.item.unknown} />}
-        {embed &&
+        {item?.host === null && <OwnParameters parameters={item.unknown} />}
+        {stations &&
           STATIONS.map(({ moment, name, words }) => (
-            <Station key={moment} moment={moment} item={embed.item} settings={embed.settings}>
+            <Station key={moment} moment={moment} station={stations[moment]}>
               {name} <small>{words}</small>
             </Station>
           ))}
-        {embed && (
-          <Station moment={place} item={embed.item} settings={embed.settings}>
+        {stations && (
+          <Station moment={place} station={stations[place]}>
             {PLACES.map(({ moment, name, words }) => (
               <button
                 key={moment}
@@ -62,7 +63,9 @@ export function Moments(): ReactElement {
             ))}
           </Station>
         )}
-        {!embed && <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>}
+        {!stations && (
+          <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>
+        )}
       </div>
       <Suspense fallback={null}>{open && <TokenEditor />}</Suspense>
     </section>
@@ -71,40 +74,28 @@ export function Moments(): ReactElement {
 
 interface StationProps {
   moment: Moment;
-  item: Item;
-  settings: Settings;
+  station: StationData;
   /** Its heading. */
   children: ReactNode;
 }
 
-function Station({ moment, item, settings, children }: StationProps): ReactElement | null {
-  const book = useAppSelector(selectBook);
-  const all = SETTINGS.filter((s) => s.moment === moment && (belongs(s, item) || settings[s.id] !== undefined)).map((s) => s.id);
-  const shown = all.filter(
-    (id) => settings[id] !== undefined || (offerOf(id, item, book) === 'offered' && (!onCover(id) || settings.load === 'ask')),
-  );
-  if (all.length === 0) return null;
+function Station({ moment, station, children }: StationProps): ReactElement | null {
+  if (Object.values(station).every((ids) => ids.length === 0)) return null;
   return (
     <div className="station" data-moment={moment}>
       <h2>{children}</h2>
       <ul>
-        {shown.map((id) => (
+        {station.offered.map((id) => (
           <li key={id}>
             <Token id={id} />
           </li>
         ))}
       </ul>
-      <Lacking ids={all.filter((id) => !shown.includes(id) && offerOf(id, item, book) === 'not offered')} words="not offered" />
-      <Lacking
-        ids={all.filter((id) => !shown.includes(id) && offerOf(id, item, book) === 'not applicable')}
-        words="not for this kind"
-      />
+      <Lacking ids={station['not offered']} words="not offered" />
+      <Lacking ids={station['not applicable']} words="not for this kind" />
     </div>
   );
 }
-
-/** What is on the cover is of no use before there is one. */
-const onCover = (id: SettingId): boolean => id === 'cover' || id === 'coverWords' || id === 'consent';
 
 /** Settings that cannot be had for the item, by name. */
 function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): ReactElement | null {
@@ -118,7 +109,3 @@ function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): 
     </p>
   );
 }
-
-/** Without a host, only the frame can be set. */
-const belongs = ({ id }: (typeof SETTINGS)[number], { host, kind, form }: Item): boolean =>
-  makesSense(id, kind) && (needsNoHost(id) || host !== null || form === 'file');

@@ -1,9 +1,10 @@
 import { Suspense, useCallback, useRef, useState, type ReactElement } from 'react';
-import { selectPreviewCode, selectSite } from '../../state/selectors.ts';
+import { selectByContent, selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { proofBegun, proofShown } from '../../state/proof.ts';
 import { shownTogether } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
+import { AT_HANDLE } from './EmbedHandles.tsx';
 import { NowPlaying } from './NowPlaying.tsx';
 import { PreviewSheet } from './PreviewSheet.tsx';
 import { WidthRule } from './WidthRule.tsx';
@@ -34,10 +35,18 @@ export function PagePane(): ReactElement {
   const together = useAppSelector((state) => state.view.together);
   const { shown: proving, staged, run, proof } = useAppSelector((state) => state.proof);
   const [stage, room] = useRoom();
-  const [bottom, setBottom] = useState(0);
+  const [laid, setBottom] = useState(0);
+  const held = useHeld(
+    laid,
+    useAppSelector((state) => state.bench.gesture?.startsWith(AT_HANDLE) ?? false),
+  );
   const width = chosen ?? (room.width < HAND ? site?.breakpoints.phone : site?.breakpoints.tablet) ?? 820;
-  const scale = scaleFor(room, width, bottom);
-  const code = useAppSelector(selectPreviewCode);
+  // The page does not change its scale under the hand that moves a handle, while the embed stays in sight.
+  const holds = laid * scaleFor(room, width, held) <= room.height;
+  const scale = scaleFor(room, width, holds ? held : laid);
+  const empty = useAppSelector((state) => !selectPreviewCode(state));
+  const phone = site?.breakpoints.phone ?? width;
+  const measured = useAppSelector(selectByContent) && !staged && width > phone;
   const screens = Object.entries(site?.breakpoints ?? {});
   const all = screens.reduce((sum, [, each]) => sum + each, 0);
   const small = Math.min(1, Math.max(0, room.width - GAP * (screens.length - 1)) / Math.max(1, all));
@@ -57,7 +66,7 @@ export function PagePane(): ReactElement {
               height={room.height}
               scale={small}
               title={`The page on a ${name}`}
-              main={false}
+              part="beside"
             />
           ))
         ) : (
@@ -66,11 +75,14 @@ export function PagePane(): ReactElement {
             height={room.height}
             scale={scale}
             title="The page with the embed in it"
-            main
+            part="main"
             laidOut={setBottom}
           />
         )}
-        {!code && <p className="stage-empty">The page is shown here as soon as a link or a code is recognised.</p>}
+        {measured && (
+          <PreviewSheet width={phone} height={room.height} scale={1} title="The page on a phone, to measure" part="measured" />
+        )}
+        {empty && <p className="stage-empty">The page is shown here as soon as a link or a code is recognised.</p>}
       </div>
       <div className="page-foot">
         {staged ? (
@@ -86,7 +98,7 @@ export function PagePane(): ReactElement {
               Last play-through
             </button>
           )}
-          <button type="button" className="inline-remedy" disabled={!code || proving} onClick={() => dispatch(proofBegun())}>
+          <button type="button" className="inline-remedy" disabled={empty || proving} onClick={() => dispatch(proofBegun())}>
             Play it through
           </button>
           <button
@@ -106,6 +118,13 @@ export function PagePane(): ReactElement {
 
 /** Screen pixels between pages that stand side by side. */
 const GAP = 12;
+
+/** The value, or while `hold` the one that it had before. */
+function useHeld(value: number, hold: boolean): number {
+  const [held, setHeld] = useState(value);
+  if (!hold && held !== value) setHeld(value);
+  return hold ? held : value;
+}
 
 /** The room that an element has, kept up to date. */
 function useRoom(): [(element: HTMLElement | null) => void, { width: number; height: number }] {

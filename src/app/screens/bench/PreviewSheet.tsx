@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { memo, useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { readReport } from '../../../core/hosts/playerReport.ts';
 import type { Site } from '../../../core/model/site.ts';
@@ -7,7 +7,7 @@ import { looksOf, PREVIEW } from '../../preview.ts';
 import { linkPlayer } from '../../state/playerLink.ts';
 import { selectCard, selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { playerLoaded, playerReported } from '../../state/view.ts';
+import { phoneMeasured, playerLoaded, playerReported } from '../../state/view.ts';
 import { EmbedHandles } from './EmbedHandles.tsx';
 
 /** Where things stand in the preview, in its own CSS pixels. */
@@ -24,23 +24,28 @@ interface Props {
   height: number;
   scale: number;
   title: string;
-  /** Whether its player is the one that is listened to and asked, and its embed the one with handles. */
-  main: boolean;
+  /**
+   * `main`: its player is the one that is listened to and asked, and its embed the one with handles. `measured`: out of
+   * sight, only to learn how high the content is on a phone.
+   */
+  part: 'main' | 'beside' | 'measured';
   /** Lower edge of the embed in the page, as soon as it is known. */
   laidOut?: (bottom: number) => void;
 }
 
 /** The page of the site at one width, with the embed running in it, loaded from an origin of its own. */
-export function PreviewSheet({ width, height, scale, title, main, laidOut }: Props): ReactElement {
+export const PreviewSheet = memo(function PreviewSheet(props: Props): ReactElement {
+  const { width, height, scale, title, part, laidOut } = props;
+  const main = part === 'main';
   const site = useAppSelector(selectSite);
-  const code = useAppSelector(selectPreviewCode);
-  const { frame, layout } = usePreview(site, main);
+  const empty = useAppSelector((state) => !selectPreviewCode(state));
+  const { frame, layout } = usePreview(site, part);
   const bottom = layout?.bottom;
   useEffect(() => {
     if (bottom !== undefined) laidOut?.(bottom);
   }, [bottom, laidOut]);
   return (
-    <div className="sheet" style={{ width: width * scale, height }}>
+    <div className="sheet" data-part={part} inert={part === 'measured'} style={{ width: width * scale, height }}>
       <iframe
         ref={frame}
         src={`${PREVIEW}/`}
@@ -50,12 +55,13 @@ export function PreviewSheet({ width, height, scale, title, main, laidOut }: Pro
         allow="fullscreen; picture-in-picture; encrypted-media"
         style={{ width, height: height / scale, transform: `scale(${scale})` }}
       />
-      {main && layout?.embed && code && <EmbedHandles embed={layout.embed} column={layout.column} scale={scale} />}
+      {main && layout?.embed && !empty && <EmbedHandles embed={layout.embed} column={layout.column} scale={scale} />}
     </div>
   );
-}
+});
 
-function usePreview(site: Site | null, main: boolean) {
+function usePreview(site: Site | null, part: Props['part']) {
+  const main = part === 'main';
   const dispatch = useAppDispatch();
   const store = useStore() as Store;
   const frame = useRef<HTMLIFrameElement>(null);
@@ -71,13 +77,14 @@ function usePreview(site: Site | null, main: boolean) {
       const message = fromPreview.safeParse(data).data;
       if (message?.kind === 'open') setOpen(true);
       else if (message?.kind === 'layout') setLayout(message);
-      else if (!main) return;
-      else if (message?.kind === 'loaded') dispatch(playerLoaded());
-      else if (message?.kind === 'media') dispatch(playerReported(message));
+      else if (part === 'beside') return;
+      else if (message?.kind === 'loaded') dispatch(main ? playerLoaded() : phoneMeasured(null));
+      else if (message?.kind === 'media' && main) dispatch(playerReported(message));
       else if (message?.kind === 'player') {
         const player = selectCard(store.getState())?.player;
         const report = player && readReport(player, message.data);
-        if (report) dispatch(playerReported(report));
+        if (report && main) dispatch(playerReported(report));
+        else if (report?.height !== undefined) dispatch(phoneMeasured(report.height));
       }
     };
     window.addEventListener('message', listen);
@@ -89,8 +96,9 @@ function usePreview(site: Site | null, main: boolean) {
     return () => {
       window.removeEventListener('message', listen);
       if (main) linkPlayer(null);
+      if (part === 'measured') dispatch(phoneMeasured(null));
     };
-  }, [dispatch, store, post, main]);
+  }, [dispatch, store, post, part, main]);
 
   useEffect(() => {
     if (open && site) post({ kind: 'show', code: code ?? '', looks: looksOf(site, night) });

@@ -3,6 +3,7 @@ import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { ProofRow } from '../../../core/model/proof.ts';
+import { answered } from '../../../core/prove/judge.ts';
 import { QUESTIONS } from '../../../core/prove/questions/list.ts';
 import { sayExpected, sayObserved, sayProof } from '../../../messages/proof.ts';
 import { keepProof } from '../../proof/start.ts';
@@ -61,7 +62,7 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
   const dispatch = useAppDispatch();
   const store = useStore() as Store;
   const answer = (so: boolean): void => {
-    dispatch(proofAnswered({ question: row.question, so }));
+    dispatch(proofAnswered(answered(row, so)));
     keepProof(store);
   };
   return (

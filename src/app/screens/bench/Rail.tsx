@@ -1,20 +1,19 @@
 import { useRef, type ReactElement } from 'react';
+import { shallowEqual } from 'react-redux';
 import type { Kind } from '../../../core/model/kind.ts';
 import { showTime } from '../../../core/model/time.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
 import { changed, gestureEnded } from '../../state/bench.ts';
-import { selectEmbed, selectFacts } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { selectEmbed, selectFacts, selectItem } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { pointedAt } from '../../state/view.ts';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
 
 /** The rail: the duration, or the pages, with the marks that a publisher drags. */
 export function Rail(): ReactElement | null {
-  const embed = useAppSelector(selectEmbed);
+  const item = useAppSelector(selectItem);
   const facts = useAppSelector(selectFacts);
   const reported = useAppSelector((state) => state.view.player.duration);
-  if (!embed) return <div className="rail" />;
-  const { item } = embed;
+  if (!item) return <div className="rail" />;
   const sheets = SHEETS[item.kind];
   if (sheets)
     return facts.pages ? (
@@ -47,9 +46,9 @@ const NEAREST = 19;
 
 /** A map has no time; what it begins with is how near it is. */
 function ZoomRail(): ReactElement {
-  const { settings } = useAppSelector(selectEmbed)!;
-  const zoom = Math.min(NEAREST, Number(settings.zoom ?? 1));
-  const words = settings.zoom === undefined ? 'zoom as usual' : `zoom ${zoom}`;
+  const asked = useAppSelector((state) => selectEmbed(state)!.settings.zoom);
+  const zoom = Math.min(NEAREST, Number(asked ?? 1));
+  const words = asked === undefined ? 'zoom as usual' : `zoom ${zoom}`;
   return (
     <div className="rail">
       <div className="rail-line">
@@ -77,22 +76,29 @@ const RailWords = ({ words }: { words: string }): ReactElement => (
   </div>
 );
 
+/** What is asked of the time, and whether the host does it. */
+function selectStretch(state: State) {
+  const { settings, plan } = selectEmbed(state)!;
+  const { start, end, loop } = settings;
+  const refused = plan.entries.some((e) => (e.setting === 'start' || e.setting === 'end') && e.state.startsWith('not'));
+  return { start, end, loop, honoured: !refused };
+}
+
 function TimeRail({ duration }: { duration: number }): ReactElement {
-  const { settings, plan } = useAppSelector(selectEmbed)!;
+  const stretch = useAppSelector(selectStretch, shallowEqual);
   const now = useAppSelector((state) => state.view.player.time);
-  const start = Math.min(Number(settings.start ?? 0), duration);
-  const end = Math.min(Number(settings.end ?? duration), duration);
+  const start = Math.min(Number(stretch.start ?? 0), duration);
+  const end = Math.min(Number(stretch.end ?? duration), duration);
   const at = (seconds: number): string => `${(Math.min(seconds, duration) / duration) * 100}%`;
-  const honoured = (id: SettingId): boolean => !plan.entries.some((e) => e.setting === id && e.state.startsWith('not'));
   return (
     <div className="rail">
       <div className="rail-line">
         <div
           className="rail-played"
-          data-honoured={honoured('start') && honoured('end')}
+          data-honoured={stretch.honoured}
           style={{ left: at(start), width: at(Math.max(0, end - start)) }}
         />
-        {settings.loop === 'on' && (
+        {stretch.loop === 'on' && (
           <svg
             className="rail-loop"
             style={{ left: at(start), width: at(Math.max(0, end - start)) }}
@@ -112,8 +118,13 @@ function TimeRail({ duration }: { duration: number }): ReactElement {
   );
 }
 
+function selectTurning(state: State) {
+  const { page, interval, loop } = selectEmbed(state)!.settings;
+  return { page, interval, loop };
+}
+
 function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElement {
-  const { settings } = useAppSelector(selectEmbed)!;
+  const settings = useAppSelector(selectTurning, shallowEqual);
   const page = Math.min(Number(settings.page ?? 1), pages);
   const interval = settings.interval === undefined ? undefined : Number(settings.interval);
   const at = (n: number): string => (pages === 1 ? '0%' : `${((n - 1) / (pages - 1)) * 100}%`);

@@ -76,6 +76,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
   const time = useAppSelector((state) => state.view.player.time);
   const page = useAppSelector((state) => state.view.player.page);
   const content = useAppSelector((state) => selectFacts(state).contentHeight);
+  const onPhone = useAppSelector((state) => state.view.phoneHeight === content);
   const site = useAppSelector(selectSite);
   const button = (name: string, next: SettingValue, colour?: string): ReactElement => (
     <button key={name} type="button" className="offer" aria-pressed={value === next} onClick={() => set(next)}>
@@ -93,7 +94,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
           : id === 'page' && page !== undefined
             ? [button(`where the preview stands: ${page}`, page)]
             : id === 'height' && content !== undefined
-              ? [button(`as high as its content: ${content} px`, content)]
+              ? [button(`as high as its content${onPhone ? ' on a phone' : ''}: ${content} px`, content)]
               : [];
   return offers.length > 0 ? <div className="offers">{offers}</div> : null;
 }

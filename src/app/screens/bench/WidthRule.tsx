@@ -1,4 +1,4 @@
-import { useRef, type ReactElement } from 'react';
+import { memo, useRef, type ReactElement } from 'react';
 import { selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pageWidened } from '../../state/view.ts';
@@ -16,7 +16,7 @@ interface Props {
 }
 
 /** The width rule: the column as a band, the site's widths as stops, and a mark that walks the page through all widths. */
-export function WidthRule({ width, room, scale }: Props): ReactElement | null {
+export const WidthRule = memo(function WidthRule({ width, room, scale }: Props): ReactElement | null {
   const dispatch = useAppDispatch();
   const site = useAppSelector(selectSite);
   const line = useRef<HTMLDivElement>(null);
@@ -86,4 +86,4 @@ export function WidthRule({ width, room, scale }: Props): ReactElement | null {
       </label>
     </div>
   );
-}
+});

@@ -9,6 +9,7 @@ import type { BundleAnswer } from '../../../workers/messages.ts';
 import { askWorker } from '../../askWorker.ts';
 import { readOwn } from '../../state/ownCards.ts';
 import { readOwnSites } from '../../state/ownSites.ts';
+import { readTheme } from '../../state/readTheme.ts';
 import { readStyles } from '../../state/houseStyles.ts';
 import type { Store } from '../../state/store.ts';
 import { changedSinceBundle, gather, lastBundle, noteBundle, presentThings, takeIn } from '../../storage/bundles.ts';
@@ -51,7 +52,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     if (!incoming) return;
     setSaid('Taking it in …');
     await takeIn(incoming.bundle, steps);
-    await Promise.all([readOwnSites(store), readOwn(store), readStyles(store)]);
+    await Promise.all([readOwnSites(store), readOwn(store), readStyles(store), readTheme(store)]);
     setIncoming(null);
     setSaid(`${steps.size} ${steps.size === 1 ? 'thing is' : 'things are'} taken in.`);
   };
@@ -59,8 +60,8 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   return (
     <Pane title="Bundles" close={close} wide>
       <p className="quiet">
-        A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles and host
-        cards.{' '}
+        A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host
+        cards and your own choices.{' '}
         {since &&
           (since[0] === 0 ? 'None was saved yet.' : `The last was saved on ${day.format(since[0])}; ${since[1]} changed since.`)}
       </p>
@@ -86,7 +87,14 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
 }
 
 const WHAT = { add: 'new here', change: 'differs', keep: 'the same' } as const;
-const PARTS = { embeds: 'embed', sites: 'site', styles: 'house style', cards: 'host card' } as const;
+const PARTS = {
+  embeds: 'embed',
+  sites: 'site',
+  styles: 'house style',
+  cards: 'host card',
+  preferences: 'choice of yours',
+} as const;
+const NAMES: Readonly<Record<string, string>> = { theme: 'Day or night glass', providers: 'List of oEmbed providers' };
 /** More rows than a person would read one by one. */
 const SHOWN = 200;
 
@@ -115,7 +123,7 @@ function Incoming({ steps, take }: { steps: readonly Step[]; take: (chosen: Read
                   )
                 }
               />
-              {step.name}
+              {step.part === 'preferences' ? NAMES[step.name] : step.name}
             </label>
             <small>
               {PARTS[step.part]}, {WHAT[step.what]}

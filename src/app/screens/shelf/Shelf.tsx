@@ -40,8 +40,11 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
   const [open, setOpen] = useState<string | null>(null);
   const [removed, setRemoved] = useState<Whole[]>([]);
   const found = useMemo(() => search(entries, narrowing), [entries, narrowing]);
-  const picked = useMemo(() => entries.filter(({ embed }) => chosen.has(embed.id)), [entries, chosen]);
-  const shown = entries.find(({ embed }) => embed.id === open)?.embed;
+  const picked = useMemo(() => (chosen.size === 0 ? [] : entries.filter(({ embed }) => chosen.has(embed.id))), [entries, chosen]);
+  const shown = useMemo(
+    () => (open === null ? undefined : entries.find(({ embed }) => embed.id === open)?.embed),
+    [entries, open],
+  );
   const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
   const choose = useCallback(
     (id: string, on: boolean): void =>

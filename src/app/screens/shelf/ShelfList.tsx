@@ -61,8 +61,9 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
               </li>
             );
           const { embed } = row.entry;
+          // By its place, so that another answer of a search is laid into the rows that are there.
           return (
-            <li key={embed.id} className="shelf-row" style={style} data-open={embed.id === open} data-state={row.entry.state}>
+            <li key={index} className="shelf-row" style={style} data-open={embed.id === open} data-state={row.entry.state}>
               <Row
                 entry={row.entry}
                 face={faces.get(embed.id)}

@@ -18,6 +18,7 @@ import { noWayToStop } from './noWayToStop.ts';
 import { notReachable } from './notReachable.ts';
 import { obsoleteAttribute } from './obsoleteAttribute.ts';
 import { pageBeyondEnd } from './pageBeyondEnd.ts';
+import { permissionMissing } from './permissionMissing.ts';
 import { ratioDiffers } from './ratioDiffers.ts';
 import { reachedOddly } from './reachedOddly.ts';
 import { runsOwnCode } from './runsOwnCode.ts';
@@ -54,6 +55,7 @@ export const CHECKS = [
   endBeforeStart,
   startBeyondEnd,
   pageBeyondEnd,
+  permissionMissing,
   tooWide,
   autoplayAudio,
   coverForm,

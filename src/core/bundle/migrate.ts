@@ -1,0 +1,18 @@
+import { z } from 'zod';
+
+type Older = Readonly<Record<string, unknown>>;
+
+/** What makes a bundle of one version a bundle of the next, by the older version. */
+const STEPS: Readonly<Record<number, (older: Older) => Older>> = {
+  // The first had no preferences; nothing else of it is another.
+  1: (older) => ({ ...older, version: 2, preferences: [] }),
+};
+
+const versioned = z.looseObject({ version: z.number() });
+
+/** The content of a bundle as version `wanted` has it; what has no version that is known comes back as it is. */
+export function migrated(content: unknown, wanted: number): unknown {
+  const read = versioned.safeParse(content).data;
+  const step = read && read.version < wanted ? STEPS[read.version] : undefined;
+  return step ? migrated(step(read!), wanted) : content;
+}
