@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, codeOf, openBench, type } from './bench.ts';
-import { find, newVisitor, press, waitForText } from './driver.ts';
+import { bringIn, codeOf, openBench, type, waitForCode } from './bench.ts';
+import { find, newVisitor, press, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -51,18 +51,14 @@ describe('addresses', () => {
       await waitForText(page, 'There is neither a link nor embed code');
       await press(page, 'button', 'Undo');
       await waitForText(page, 'A bell in the fog');
-      await page.waitForFunction((path: string) => location.pathname === path, {}, bell);
+      await until(page, (path: string) => location.pathname === path, bell);
     }));
 
   test('opening what is saved does not count as a change', () =>
     visit('/', async (page) => {
       for (const id of ['f3rryday', 'r0pesp1c']) {
         await bringIn(page, `${host('lanternreel')}/see/${id}`);
-        await page.waitForFunction(
-          (wanted: string) => document.querySelector('[aria-label="The code"]')?.textContent.includes(wanted),
-          {},
-          id,
-        );
+        await waitForCode(page, id);
         await waitForText(page, id === 'f3rryday' ? 'The ferry at first light' : 'Splicing a mooring rope');
       }
       const titles = (): Promise<string[]> => page.$$eval('.shelf-title a', (cells) => cells.map((cell) => cell.textContent));

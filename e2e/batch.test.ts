@@ -6,7 +6,7 @@ import Papa from 'papaparse';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { choose, codeOf } from './bench.ts';
-import { find, newVisitor, press, publish, waitForText } from './driver.ts';
+import { find, newVisitor, press, publish, until, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy } from './files.ts';
 import { demoLinks, useServerAndBrowser } from './world.ts';
 
@@ -90,7 +90,8 @@ describe('rows', () => {
       await page.select('[aria-label="Which setting"]', 'related');
       await page.select('[aria-label="Its value"]', 'same');
       await press(page, 'button', 'Set it');
-      await page.waitForFunction(
+      await until(
+        page,
         () => [...document.querySelectorAll('.batch-code')].filter((c) => c.textContent.includes('after=own')).length === 2,
       );
       await press(page, 'checkbox', 'Choose row 2');
@@ -107,7 +108,7 @@ describe('rows', () => {
       const text = html.bytes.toString();
       expect(text).toContain(code);
       const watch = await publish(world.browser, text);
-      await watch.page.waitForFunction(() => document.querySelectorAll('iframe').length === 2);
+      await until(watch.page, () => document.querySelectorAll('iframe').length === 2);
       await watch.close();
       forget(html);
     }));
@@ -118,7 +119,8 @@ describe('rows', () => {
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'The row is made.');
       await page.select('.batch-columns label:nth-child(3) select', 'caption');
-      await page.waitForFunction(
+      await until(
+        page,
         () => document.querySelector<HTMLElement>('.batch-row .batch-code')?.title.includes('Seen from the causeway') ?? false,
       );
       await press(page, 'button', 'New batch');

@@ -1,7 +1,6 @@
-import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, codeOf, copyCode, openBench, openToken, type } from './bench.ts';
-import { find, newVisitor, paste, press, startServer, waitForText } from './driver.ts';
+import { bringIn, choose, codeOf, copyCode, openToken, type, useBench, waitForCode, waitForNoCode } from './bench.ts';
+import { find, newVisitor, paste, press, startServer, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -9,16 +8,11 @@ const world = useServerAndBrowser();
 const { host } = world;
 const video = (): string => `${host('lanternreel')}/see/k7wq2m9d`;
 
-async function onBench(work: (page: Page) => Promise<void>): Promise<void> {
-  const { context, page } = await newVisitor(world.browser);
-  await openBench(page, world.server.address);
-  await work(page);
-  await context.close();
-}
+const { onBench, anew } = useBench(world);
 
 describe('the first start', () => {
   test('opens on an example with a running preview, and an address of its own', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await waitForText(page, 'Opening the sluice');
       await waitForText(page, 'standing still, at 0:12');
       expect(new URL(page.url()).pathname).toBe('/bench/example');
@@ -28,7 +22,7 @@ describe('the first start', () => {
 
 describe('bringing in', () => {
   test('pasting anywhere on the Bench begins a new embed', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       // At first nothing has the focus; then what was pressed has it.
       await waitForText(page, 'Opening the sluice');
       await paste(page, `${host('foliobarn')}/d/rcp-9n3d1f/released`);
@@ -46,6 +40,7 @@ describe('bringing in', () => {
     ['code of an unsupported kind', '<script src="https://a.example/b.js"></script>', 'This code loads a script'],
   ])('%s gets its sentence beside the paste line', (_, text, sentence) =>
     onBench(async (page) => {
+      await bringIn(page, video());
       await waitForText(page, 'Opening the sluice');
       await bringIn(page, text.replace('LINK', host('lanternreel')));
       await waitForText(page, sentence);
@@ -68,14 +63,11 @@ describe('bringing in', () => {
       await waitForText(page, 'a host without a card');
       await waitForText(page, 'The page is loaded over https and media.example over http');
       await press(page, 'button', 'Use https');
-      await page.waitForFunction(() =>
-        document.querySelector('[aria-label="The code"]')!.textContent.includes('https://media.example/show?x=1'),
-      );
+      await waitForCode(page, 'https://media.example/show?x=1');
     }));
 
   test('five million characters do not stop it', () =>
     onBench(async (page) => {
-      await waitForText(page, 'Opening the sluice');
       await page.evaluate(
         (link: string) => {
           const data = new DataTransfer();
@@ -104,17 +96,17 @@ describe('settings', () => {
       await choose(page, 'waits for a press', 'Autoplay', 'on');
       await waitForText(page, 'It is to start by itself with sound.');
       await press(page, 'button', 'Start muted');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('hush=1'));
+      await waitForCode(page, 'hush=1');
       await page.keyboard.down('Control');
       await page.keyboard.press('z');
       await page.keyboard.up('Control');
-      await page.waitForFunction(() => !document.querySelector('[aria-label="The code"]')!.textContent.includes('hush=1'));
+      await waitForNoCode(page, 'hush=1');
       await press(page, 'button', 'Redo');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('hush=1'));
+      await waitForCode(page, 'hush=1');
     }));
 
   test('what the host does only in part says what really happens, with its date', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await bringIn(page, video());
       await waitForText(page, 'Opening the sluice');
       await choose(page, 'then anyone’s videos', 'Related videos', 'None');
@@ -123,12 +115,12 @@ describe('settings', () => {
     }));
 
   test('the marks of the rail move by keys and by dragging, each drag one step', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await bringIn(page, video());
       const end = await find(page, 'slider', 'End');
       await end.focus();
       await page.keyboard.press('ArrowLeft');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('until=203'));
+      await waitForCode(page, 'until=203');
       const start = await find(page, 'slider', 'Start');
       const box = (await start.boundingBox())!;
       await page.mouse.move(box.x + 12, box.y + 12);
@@ -139,11 +131,11 @@ describe('settings', () => {
       const from = Number(/from=(\d+)/.exec(await codeOf(page))?.[1]);
       expect(from).toBeGreaterThan(15);
       await press(page, 'button', 'Undo');
-      await page.waitForFunction(() => !document.querySelector('[aria-label="The code"]')!.textContent.includes('from='));
+      await waitForNoCode(page, 'from=');
     }));
 
   test('pointing at a token lights up its code, and pointing at code its token', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await bringIn(page, `${video()}?at=9s`);
       await (await find(page, 'button', 'begins at 0:09')).hover();
       await page.waitForSelector('.code-part[data-origin="start"][data-pointed="true"]');
@@ -153,7 +145,7 @@ describe('settings', () => {
     }));
 
   test('a change of size does not reload the player; a change of playback does', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await bringIn(page, video());
       await waitForText(page, 'Opening the sluice');
       await press(page, 'button', 'Play the preview without sound');
@@ -165,17 +157,13 @@ describe('settings', () => {
       await page.keyboard.down('Shift');
       for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowLeft');
       await page.keyboard.up('Shift');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('max-width:'));
+      await waitForCode(page, 'max-width:');
       await new Promise((done) => setTimeout(done, 600));
       await waitForText(page, 'In the preview: playing');
       // The page keeps its scale under the hand, and finds a better one afterwards.
       expect(await scale()).toBe(before);
       await handle.evaluate((element) => (element as HTMLElement).blur());
-      await page.waitForFunction(
-        (was) => document.querySelector<HTMLElement>('.sheet iframe')!.style.transform !== was,
-        {},
-        before,
-      );
+      await until(page, (was) => document.querySelector<HTMLElement>('.sheet iframe')!.style.transform !== was, before);
       await type(page, 'from the start', 'Start time', '1:00');
       await waitForText(page, 'In the preview: standing still, at 1:00');
     }));
@@ -190,11 +178,11 @@ describe('keeping', () => {
     await type(page, 'from the start', 'Start time', '31');
     await new Promise((done) => setTimeout(done, 300));
     await page.reload();
-    await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
+    await waitForCode(page, 'from=31');
     await page.close();
     const again = await context.newPage();
     await again.goto(world.server.address);
-    await again.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
+    await waitForCode(again, 'from=31');
     await press(again, 'link', 'Shelf');
     await waitForText(again, 'The ferry at first light');
     await press(again, 'button', 'More on The ferry at first light');
@@ -202,7 +190,7 @@ describe('keeping', () => {
     await waitForText(again, 'is off the Shelf');
     await press(again, 'button', 'Put it back');
     await press(again, 'link', 'The ferry at first light');
-    await again.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('from=31'));
+    await waitForCode(again, 'from=31');
     await again.goBack();
     await waitForText(again, '1 embed');
     await context.close();

@@ -1,10 +1,38 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { allowClipboard, find, paste, press, readClipboard, waitForText } from './driver.ts';
+import { allowClipboard, find, newVisitor, paste, press, readClipboard, until, type Visitor, waitForText } from './driver.ts';
+import type { useServerAndBrowser } from './world.ts';
 
 /** Opens the Bench and waits until it can be used. */
 export async function openBench(page: Page, address: string): Promise<void> {
   await page.goto(address);
   await find(page, 'textbox', 'Share link or embed code');
+}
+
+/** Visitors who work at the Bench, with the example before them. */
+export function useBench(world: ReturnType<typeof useServerAndBrowser>) {
+  const done: Visitor[] = [];
+  const enter = async (): Promise<Visitor> => {
+    const visitor = await newVisitor(world.browser);
+    await openBench(visitor.page, world.server.address);
+    await waitForText(visitor.page, 'Opening the sluice');
+    return visitor;
+  };
+  return {
+    /** One who goes on with the next embed where somebody else of the file is done: entering takes longer than most work. */
+    onBench: async <Result>(work: (page: Page) => Promise<Result>): Promise<Result> => {
+      const visitor = done.pop() ?? (await enter());
+      const result = await work(visitor.page);
+      done.push(visitor);
+      return result;
+    },
+    /** One whose store is empty. */
+    anew: async <Result>(work: (page: Page) => Promise<Result>): Promise<Result> => {
+      const { context, page } = await enter();
+      const result = await work(page);
+      await context.close();
+      return result;
+    },
+  };
 }
 
 /** Replaces what stands in the paste line. */
@@ -22,11 +50,7 @@ export async function typeIn(page: Page, text: string): Promise<void> {
   await line.focus();
   await selectAll(page);
   await page.keyboard.sendCharacter(text);
-  await page.waitForFunction(
-    (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted,
-    {},
-    text,
-  );
+  await until(page, (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted, text);
 }
 
 /** Opens the token with this sentence and waits for its editor. */
@@ -66,13 +90,15 @@ async function selectAll(page: Page): Promise<void> {
 }
 
 async function gone(page: Page, editor: string): Promise<void> {
-  await page.waitForFunction((name: string) => !document.querySelector(`[role="dialog"][aria-label="${name}"]`), {}, editor);
+  await until(page, (name: string) => !document.querySelector(`[role="dialog"][aria-label="${name}"]`), editor);
 }
 
 /** Presses Copy and gives what the clipboard then holds. */
 export async function copyCode(page: Page): Promise<string> {
   await allowClipboard(page);
+  await page.evaluate(() => navigator.clipboard.writeText(''));
   await press(page, 'button', 'Copy the code');
+  await until(page, async () => (await navigator.clipboard.readText()) !== '');
   await waitForText(page, 'Copied');
   return readClipboard(page);
 }
@@ -83,3 +109,14 @@ export async function codeOf(page: Page): Promise<string> {
   const pane = (await page.waitForSelector('[aria-label="The code"]'))!;
   return pane.evaluate((element) => element.textContent ?? '');
 }
+
+/** Waits until this stands in the code. */
+export const waitForCode = (page: Page, part: string): Promise<void> =>
+  until(page, (p: string) => document.querySelector('[aria-label="The code"]')?.textContent.includes(p), part);
+
+/** Waits until this stands in the code no longer. */
+export const waitForNoCode = (page: Page, part: string): Promise<void> =>
+  until(page, (p: string) => document.querySelector('[aria-label="The code"]')?.textContent.includes(p) === false, part);
+
+/** Waits until what was opened over the screen is closed. */
+export const waitForNoDialog = (page: Page): Promise<void> => until(page, () => !document.querySelector('[role="dialog"]'));

@@ -1,36 +1,35 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, copyCode, openBench, openToken, type } from './bench.ts';
-import { find, newVisitor, press, serveForeignPage, waitForText, watchPage } from './driver.ts';
+import { bringIn, copyCode, openBench, openToken, type, useBench } from './bench.ts';
+import { find, newVisitor, press, serveForeignPage, until, waitForNoText, waitForText, watchPage } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** Covers and what stands around an embed: made on the Bench, tried in a page of somebody else. */
 const world = useServerAndBrowser();
 const { host } = world;
 
-async function onBench(link: string, work: (page: Page) => Promise<void>): Promise<string> {
-  const { context, page } = await newVisitor(world.browser);
-  await openBench(page, world.server.address);
-  await bringIn(page, link);
-  await work(page);
-  const code = await copyCode(page);
-  await context.close();
-  return code;
-}
+const { anew } = useBench(world);
+
+const codeFor = (link: string, work: (page: Page) => Promise<void>): Promise<string> =>
+  anew(async (page) => {
+    await bringIn(page, link);
+    await work(page);
+    return copyCode(page);
+  });
 
 async function takeCover(page: Page, form: string): Promise<void> {
   await page.select('.code-head select', form);
   await openToken(page, 'a plain cover', 'Cover picture');
   await press(page, 'button', 'Take the host’s picture');
   await find(page, 'slider', 'What matters in the picture');
-  await page.waitForFunction(() => / kB$/.test(document.querySelector('.cover-weight')!.textContent));
+  await until(page, () => / kB$/.test(document.querySelector('.cover-weight')!.textContent));
   await press(page, 'button', 'Use this cover');
   await press(page, 'button', 'Done');
 }
 
 describe('a cover', () => {
   test.each(['cover', 'cover-script'])('%s: nothing comes from the host before the press, then it plays', async (form) => {
-    const code = await onBench(`${host('lanternreel')}/see/k7wq2m9d`, async (page) => {
+    const code = await codeFor(`${host('lanternreel')}/see/k7wq2m9d`, async (page) => {
       await waitForText(page, 'Opening the sluice');
       await takeCover(page, form);
       await type(page, 'usual cover words', 'Words on the cover', 'Watch the film');
@@ -55,7 +54,7 @@ describe('a cover', () => {
 
   test('of an upright clip is upright, and a file is cropped where the publisher points', async () => {
     let size = '';
-    await onBench(`${host('lanternreel')}/upright/u4wheel0`, async (page) => {
+    await codeFor(`${host('lanternreel')}/upright/u4wheel0`, async (page) => {
       await waitForText(page, 'The wheel in forty seconds');
       await page.select('.code-head select', 'cover');
       await openToken(page, 'a plain cover', 'Cover picture');
@@ -64,15 +63,15 @@ describe('a cover', () => {
       const focus = await find(page, 'slider', 'What matters in the picture');
       await focus.focus();
       for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowLeft');
-      await page.waitForFunction(() => document.querySelector<HTMLElement>('.cropper-part')!.style.left === '0%');
-      await page.waitForFunction(() => / kB$/.test(document.querySelector('.cover-weight')!.textContent));
+      await until(page, () => document.querySelector<HTMLElement>('.cropper-part')!.style.left === '0%');
+      await until(page, () => / kB$/.test(document.querySelector('.cover-weight')!.textContent));
       size = await page.$eval('.cover-weight', (element) => element.textContent);
       await press(page, 'button', 'Use this cover');
       await press(page, 'button', 'Done');
       await type(page, 'its own ratio', 'Aspect ratio', '16:9');
       await waitForText(page, 'The cover is 0.56:1 and the frame 1.78:1: two of its sides are cut off.');
       await type(page, 'ratio 16:9', 'Aspect ratio', '9:16');
-      await page.waitForFunction(() => !document.body.innerText.includes('two of its sides'));
+      await waitForNoText(page, 'two of its sides');
     });
     const [width, height] = /^(\d+) × (\d+)/.exec(size)!.slice(1).map(Number);
     expect(Math.abs(width! / height! - 9 / 16)).toBeLessThan(0.01);
@@ -93,7 +92,7 @@ describe('a cover', () => {
 });
 
 test('heading, caption and text stand around the player, which goes on playing while they are written', async () => {
-  const code = await onBench(`${host('lanternreel')}/see/k7wq2m9d`, async (page) => {
+  const code = await codeFor(`${host('lanternreel')}/see/k7wq2m9d`, async (page) => {
     await waitForText(page, 'Opening the sluice');
     await press(page, 'button', 'Play the preview without sound');
     await waitForText(page, 'In the preview: playing');

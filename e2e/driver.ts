@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, ElementHandle, EvaluateFunc, Frame, Page } from 'puppeteer-core';
 
 /** The one driver of all user flows: the real server, a real browser, and things looked up by role and name. */
 const root = join(import.meta.dirname, '..');
@@ -42,11 +42,13 @@ async function freePort(): Promise<number> {
   return port;
 }
 
+export interface Visitor {
+  context: BrowserContext;
+  page: Page;
+}
+
 /** A visitor with an empty browser store. */
-export async function newVisitor(
-  browser: Browser,
-  size = { width: 1280, height: 800 },
-): Promise<{ context: BrowserContext; page: Page }> {
+export async function newVisitor(browser: Browser, size = { width: 1280, height: 800 }): Promise<Visitor> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
@@ -57,25 +59,62 @@ export async function newVisitor(
 /** Milliseconds until something that is waited for counts as missing: a loaded machine is slow, not wrong. */
 const PATIENCE = 60_000;
 
-/** The element with this role and name, waited for. */
-export async function find(page: Page, role: string, name: string): Promise<ElementHandle> {
-  const element = await page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, { timeout: PATIENCE });
-  return element as ElementHandle;
+/** Milliseconds between two looks. Not at every frame: looking makes the browser draw, which takes from what is looked at. */
+const PAUSE = 50;
+
+/** Waits until the look gives something true, and gives it. */
+async function waitFor<Seen>(what: string, look: () => Promise<Seen>, patience = PATIENCE): Promise<NonNullable<Seen>> {
+  for (const deadline = Date.now() + patience; ; await new Promise((done) => setTimeout(done, PAUSE))) {
+    // Between two looks the screen may have drawn it anew, or have gone to another address.
+    const seen = await look().catch((error: unknown) => {
+      if (!/detached|context was destroyed|Cannot find context/.test(String(error))) throw error;
+      return null;
+    });
+    if (seen) return seen;
+    if (Date.now() > deadline) throw new Error(`waited ${patience} ms in vain for ${what}`);
+  }
 }
 
+/** Waits until this holds in the page. */
+export async function until<Args extends unknown[]>(page: Page | Frame, holds: EvaluateFunc<Args>, ...args: Args): Promise<void> {
+  await waitFor(`${String(holds)} with ${JSON.stringify(args)}`, () => page.evaluate(holds, ...args));
+}
+
+/** The element with this role and name, waited for. */
+export function find(page: Page, role: string, name: string): Promise<ElementHandle> {
+  return waitFor(`the ${role} “${name}”`, () => page.$(`::-p-aria([name="${name}"][role="${role}"])`));
+}
+
+/** Presses it with the mouse, once it stands still and nothing lies over it, as a person would. */
 export async function press(page: Page, role: string, name: string): Promise<void> {
-  const pressed = (): Promise<void> => find(page, role, name).then((element) => element.click());
-  // Between the look and the press the screen may have drawn it anew.
-  await pressed().catch((error: unknown) => {
-    if (!/detached/.test(String(error))) throw error;
-    return pressed();
+  await waitFor(`the ${role} “${name}” to be pressed`, async () => {
+    const element = await find(page, role, name);
+    await element.scrollIntoView();
+    const place = await element.evaluate(placeAtRest);
+    if (place) await page.mouse.click(place.x, place.y);
+    return place !== null;
   });
 }
 
-/** Waits until the text stands anywhere on the page. */
-export async function waitForText(page: Page, text: string, timeout = PATIENCE): Promise<void> {
-  await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), { timeout }, text);
+/** The middle of an element that stayed where it was for two frames and is not covered, in CSS pixels of the window. */
+async function placeAtRest(element: Element): Promise<{ x: number; y: number } | null> {
+  const [before] = element.getClientRects();
+  await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+  const [now] = element.getClientRects();
+  if (!before || !now || JSON.stringify(before) !== JSON.stringify(now)) return null;
+  const middle = { x: now.x + now.width / 2, y: now.y + now.height / 2 };
+  const met = document.elementFromPoint(middle.x, middle.y);
+  return met && (element.contains(met) || met.contains(element)) ? middle : null;
 }
+
+/** Waits until the text stands anywhere on the page. */
+export async function waitForText(page: Page, text: string, patience = PATIENCE): Promise<void> {
+  await waitFor(`“${text}”`, () => page.evaluate((wanted: string) => document.body.innerText.includes(wanted), text), patience);
+}
+
+/** Waits until the text stands nowhere on the page. */
+export const waitForNoText = (page: Page, text: string): Promise<void> =>
+  until(page, (unwanted: string) => !document.body.innerText.includes(unwanted), text);
 
 /** Pastes a text at the focus, through the real clipboard. */
 export async function paste(page: Page, text: string): Promise<void> {

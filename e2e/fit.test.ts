@@ -12,7 +12,7 @@ import { FORMS } from '../src/core/write/forms/list.ts';
 import { contrastOf } from '../src/core/model/contrast.ts';
 import { readCardFiles, readSites } from '../src/standins/world.ts';
 import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
-import { find, newVisitor, press, publish, serveForeignPage, waitForText } from './driver.ts';
+import { find, newVisitor, press, publish, serveForeignPage, until, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** Sizes as they come out in a page of somebody else, at the widths of a phone, a tablet and a desktop. */
@@ -167,7 +167,7 @@ describe('on the Bench', () => {
       async (page) => {
         await waitForText(page, 'The frame is 720 px wide and the column 668 px');
         await press(page, 'button', 'Make it 668 px');
-        await page.waitForFunction(() => !document.body.innerText.includes('and the column 668 px'));
+        await waitForNoText(page, 'and the column 668 px');
       },
       '/sites/mill',
     );
@@ -196,7 +196,7 @@ describe('on the Bench', () => {
       const site = await publish(world.browser, code);
       await site.page.setViewport({ width, height: 900 });
       const content = await (await site.page.waitForSelector('iframe'))!.contentFrame();
-      await content.waitForFunction(() => document.fonts.status === 'loaded' && document.readyState === 'complete');
+      await until(content, () => document.fonts.status === 'loaded' && document.readyState === 'complete');
       const [inside, room] = await content.evaluate(() => [document.documentElement.scrollHeight, window.innerHeight]);
       expect(inside!, `at ${width}`).toBeLessThanOrEqual(room!);
       await site.close();
@@ -208,7 +208,7 @@ describe('on the Bench', () => {
       await choose(page, 'sound bed as usual', 'Sound bed', 'on');
       await waitForText(page, 'it loads all its pages together with the page around it');
       await press(page, 'button', 'Load when near');
-      await page.waitForFunction(() => !document.body.innerText.includes('it loads all its pages together'));
+      await waitForNoText(page, 'it loads all its pages together');
     });
     const site = await publish(world.browser, `<div style="height:9000px"></div>${code}`);
     await new Promise((done) => setTimeout(done, 1000));
@@ -224,7 +224,7 @@ describe('on the Bench', () => {
       await type(page, 'usual colour', 'Accent colour', '#2a2c30');
       await waitForText(page, 'buttons and bars need 3 to 1 to be seen');
       await (await page.waitForSelector('.finding[data-severity="warning"] button'))!.click();
-      await page.waitForFunction(() => !document.body.innerText.includes('buttons and bars need'));
+      await waitForNoText(page, 'buttons and bars need');
     });
     const site = await publish(world.browser, code);
     const { tint } = await site.until((report) => report.ear === 'pricked');
@@ -240,7 +240,7 @@ describe('on the Bench', () => {
     await bringIn(page, `${world.host('lanternreel')}/see/k7wq2m9d`);
     await waitForText(page, 'Opening the sluice');
     await press(page, 'button', 'All screens side by side');
-    await page.waitForFunction(() => document.querySelectorAll('.sheet iframe').length === 3);
+    await until(page, () => document.querySelectorAll('.sheet iframe').length === 3);
     const widths = await page.$$eval('.sheet iframe', (frames) => frames.map((frame) => parseFloat(frame.style.width)));
     expect(widths).toEqual([390, 820, 1280]);
     const inner = await Promise.all(
@@ -252,7 +252,7 @@ describe('on the Bench', () => {
     );
     expect(inner).toEqual([342, 720, 720]);
     await press(page, 'button', 'One screen');
-    await page.waitForFunction(() => document.querySelectorAll('.sheet iframe').length === 1);
+    await until(page, () => document.querySelectorAll('.sheet iframe').length === 1);
     await find(page, 'slider', 'Width of the embed');
     await context.close();
   });

@@ -3,13 +3,14 @@ import { text } from 'node:stream/consumers';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { readItems, WRITTEN_PORT } from '../src/standins/world.ts';
-import { bringIn, choose, codeOf, copyCode, openBench, openToken, type } from './bench.ts';
-import { newVisitor, press, publish, waitForText, type Report } from './driver.ts';
+import { bringIn, choose, codeOf, copyCode, openToken, type, useBench, waitForCode } from './bench.ts';
+import { press, publish, type Report, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** For each host: its links in every form, then settings, then the code in a foreign page, where the player does it. */
 const world = useServerAndBrowser();
 const { host } = world;
+const { onBench } = useBench(world);
 
 type Site = Awaited<ReturnType<typeof publish>>;
 
@@ -259,29 +260,19 @@ describe('from any link of a host to a page that behaves', () => {
 
   test.each(FLOWS)('$id', async ({ id, item, title, settings, observe }) => {
     const links = readItems(world.server.port).find((one) => one.host === id && one.id === item)!.links;
-    const { context, page } = await newVisitor(world.browser);
-    await openBench(page, world.server.address);
-    await waitForText(page, 'Opening the sluice');
-    const [plain, ...others] = links.filter((link) => !link.endsWith('/edit'));
-    for (const link of [...others, plain!]) {
-      await bringIn(page, link);
-      await page.waitForFunction(
-        (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted,
-        {},
-        link,
-      );
-      await page.waitForFunction(
-        (wanted: string) => document.querySelector('[aria-label="The code"]')?.textContent.includes(wanted),
-        {},
-        title.split(/[&’]/)[0]!,
-      );
-      const address = /\b(?:src|href)="([^"]*)"/.exec(await codeOf(page))![1]!.replaceAll('&amp;', '&');
-      // Whatever form the link had, its code leads to the item itself.
-      expect(await served(address), link).toContain(`<title>${title.replace(/&/g, '&amp;')}`);
-    }
-    await settings(page);
-    const code = await copyCode(page);
-    await context.close();
+    const code = await onBench(async (page) => {
+      const [plain, ...others] = links.filter((link) => !link.endsWith('/edit'));
+      for (const link of [...others, plain!]) {
+        await bringIn(page, link);
+        await until(page, (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted, link);
+        await waitForCode(page, title.split(/[&’]/)[0]!);
+        const address = /\b(?:src|href)="([^"]*)"/.exec(await codeOf(page))![1]!.replaceAll('&amp;', '&');
+        // Whatever form the link had, its code leads to the item itself.
+        expect(await served(address), link).toContain(`<title>${title.replace(/&/g, '&amp;')}`);
+      }
+      await settings(page);
+      return copyCode(page);
+    });
     const site = await publish(world.browser, code);
     await observe(site);
     await site.close();
@@ -289,17 +280,14 @@ describe('from any link of a host to a page that behaves', () => {
 });
 
 describe('quirks of hosts', () => {
-  async function onBench(pasted: string, work: (page: Page) => Promise<void>): Promise<void> {
-    const { context, page } = await newVisitor(world.browser);
-    await openBench(page, world.server.address);
-    await waitForText(page, 'Opening the sluice');
-    await bringIn(page, pasted);
-    await work(page);
-    await context.close();
-  }
+  const withLink = (pasted: string, work: (page: Page) => Promise<void>): Promise<void> =>
+    onBench(async (page) => {
+      await bringIn(page, pasted);
+      await work(page);
+    });
 
   test('a talk shows only where its page is named, and the site is named for it', () =>
-    onBench(`${host('airwherry')}/station/sluice-watch/talk`, async (page) => {
+    withLink(`${host('airwherry')}/station/sluice-watch/talk`, async (page) => {
       await waitForText(page, 'Talk beside the sluice camera');
       await waitForText(page, 'on tidemill.example');
       const elsewhere = await copyCode(page);
@@ -343,21 +331,17 @@ describe('quirks of hosts', () => {
       () => `<iframe src="${host('airwherry')}/talk?station=your-station"></iframe>`,
       '“your-station” is the sample',
     ],
-  ])('%s is told, with what to do', (_, pasted, sentence) => onBench(pasted(), (page) => waitForText(page, sentence)));
+  ])('%s is told, with what to do', (_, pasted, sentence) => withLink(pasted(), (page) => waitForText(page, sentence)));
 
   test.each([
     ['oembed', 'by=oembed'],
     ['graph', 'by=graph'],
     ['data', 'by=data'],
   ])('the page of a host without a card says by %s where its player is', (way, parameter) =>
-    onBench(`${host('postern')}/walk/${way}`, async (page) => {
+    withLink(`${host('postern')}/walk/${way}`, async (page) => {
       await waitForText(page, 'where its player is');
       await press(page, 'button', `Use postern.localhost:${world.server.port}/player/sea-wall`);
-      await page.waitForFunction(
-        (p: string) => document.querySelector('[aria-label="The code"]')?.textContent.includes(p),
-        {},
-        parameter,
-      );
+      await waitForCode(page, parameter);
     }),
   );
 });

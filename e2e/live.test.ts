@@ -1,28 +1,25 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, codeOf, copyCode, openBench, replaceText, type } from './bench.ts';
-import { find, newVisitor, press, publish, waitForText } from './driver.ts';
+import { bringIn, choose, codeOf, copyCode, replaceText, type, useBench, waitForCode } from './bench.ts';
+import { find, press, publish, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** The code pane as an editor: code and settings are two views of one thing. */
 const world = useServerAndBrowser();
 const { host } = world;
 
-async function onBench(pasted: string, work: (page: Page) => Promise<void>): Promise<void> {
-  const { context, page } = await newVisitor(world.browser);
-  await openBench(page, world.server.address);
-  await waitForText(page, 'Opening the sluice');
-  await bringIn(page, pasted);
-  await page.waitForSelector('.cm-content');
-  await work(page);
-  await context.close();
-}
+const { onBench } = useBench(world);
+
+const withCode = (pasted: string, work: (page: Page) => Promise<void>): Promise<void> =>
+  onBench(async (page) => {
+    await bringIn(page, pasted);
+    await page.waitForSelector('.cm-content');
+    await work(page);
+  });
 
 const frame = (): string => `${host('frames.lanternreel')}/f/f3rryday`;
 /** Code as people have it: other quotes, white space, things that nobody knows. */
 const pasted = (): string => `<!-- ferry --><IFRAME  src='${frame()}?glow=1&amp;from=9' width=560 height="315" data-k></iframe>`;
-const waitForCode = (page: Page, wanted: string): Promise<unknown> =>
-  page.waitForFunction((w: string) => document.querySelector('[aria-label="The code"]')!.textContent.includes(w), {}, wanted);
 
 /** Puts the cursor right behind a piece of the code. */
 async function putCursor(page: Page, behind: string): Promise<void> {
@@ -45,7 +42,7 @@ async function undo(page: Page): Promise<void> {
 
 describe('the live code', () => {
   test('a parameter typed by hand moves its token, and obeys in a foreign page; undo crosses both views', () =>
-    onBench(`${host('lanternreel')}/see/f3rryday`, async (page) => {
+    withCode(`${host('lanternreel')}/see/f3rryday`, async (page) => {
       await waitForText(page, 'The ferry at first light');
       await putCursor(page, '/f/f3rryday');
       await page.keyboard.type('?from=31&hush=1&auto=1');
@@ -67,7 +64,7 @@ describe('the live code', () => {
     }));
 
   test('pasted code is kept to the byte, but for what is set; set back, it is the same', () =>
-    onBench(pasted(), async (page) => {
+    withCode(pasted(), async (page) => {
       await page.select('.code-head select', 'asItStands');
       await waitForCode(page, '<!-- ferry -->');
       const before = await codeOf(page);
@@ -75,23 +72,23 @@ describe('the live code', () => {
       await waitForCode(page, 'from=90');
       expect(await codeOf(page)).toBe(before.replace('from=9', 'from=90'));
       await type(page, 'begins at 1:30', 'Start time', '9');
-      await page.waitForFunction((w: string) => document.querySelector('[aria-label="The code"]')!.textContent === w, {}, before);
+      await until(page, (w: string) => document.querySelector('[aria-label="The code"]')!.textContent === w, before);
     }));
 
   test('half-typed code is left alone, and what is wrong is marked in place', () =>
-    onBench(`${host('lanternreel')}/see/f3rryday`, async (page) => {
+    withCode(`${host('lanternreel')}/see/f3rryday`, async (page) => {
       await waitForText(page, 'The ferry at first light');
       await putCursor(page, '/f/f3rry');
       for (let i = 0; i < 3; i++) await page.keyboard.press('Delete');
       await page.waitForSelector('.cm-lintRange-error');
       expect(await codeOf(page)).toContain('/f/f3rry"');
       await page.keyboard.type('day');
-      await page.waitForFunction(() => !document.querySelector('.cm-lintRange-error'));
+      await until(page, () => !document.querySelector('.cm-lintRange-error'));
       expect(await codeOf(page)).toContain('/f/f3rryday"');
     }));
 
   test('script code is kept with its settings laid in, or given back as a plain frame', () =>
-    onBench(
+    withCode(
       `<div class="shelf" data-fold-book="AN1126" data-fold-spread="2"></div>\n<script async src="${host('gatherfold')}/fold.js"></script>`,
       async (page) => {
         await waitForText(page, 'two pages side by side');
@@ -109,7 +106,7 @@ describe('the live code', () => {
 
 describe('before and after', () => {
   test('lays every difference beside each other, in words as well', () =>
-    onBench(pasted(), async (page) => {
+    withCode(pasted(), async (page) => {
       await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
       await type(page, 'begins at 0:09', 'Start time', '20');
       await press(page, 'button', 'Before and after');
@@ -122,7 +119,7 @@ describe('before and after', () => {
 
 describe('a host that nobody knows', () => {
   test('lists its own parameters, and takes another value for one', () =>
-    onBench('<iframe src="https://media.example/show/7?skin=blue&amp;x=3" width="600" height="340"></iframe>', async (page) => {
+    withCode('<iframe src="https://media.example/show/7?skin=blue&amp;x=3" width="600" height="340"></iframe>', async (page) => {
       await waitForText(page, 'Its own parameters');
       const field = await find(page, 'textbox', 'skin');
       await replaceText(page, field, 'green');
@@ -131,7 +128,7 @@ describe('a host that nobody knows', () => {
     }));
 
   test('a media file becomes an element of our own, with its passage', () =>
-    onBench(`${host('postern')}/media/tide.mp4#t=3,7`, async (page) => {
+    withCode(`${host('postern')}/media/tide.mp4#t=3,7`, async (page) => {
       await waitForCode(page, '<video');
       await waitForText(page, 'begins at 0:03');
       expect(await codeOf(page)).toContain('#t=3,7" controls playsinline');

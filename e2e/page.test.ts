@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, codeOf, copyCode, openBench, type } from './bench.ts';
-import { find, newVisitor, press, publish, serveForeignPage, waitForText, watchPage } from './driver.ts';
+import { bringIn, choose, codeOf, copyCode, openBench, type, waitForNoCode } from './bench.ts';
+import { find, newVisitor, press, publish, serveForeignPage, until, waitForNoText, waitForText, watchPage } from './driver.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -31,11 +31,7 @@ async function drag(page: Page, name: string, dx: number, dy: number): Promise<v
 }
 
 const codeHas = (page: Page, pattern: string) =>
-  page.waitForFunction(
-    (p: string) => new RegExp(p).test(document.querySelector('[aria-label="The code"]')!.textContent),
-    {},
-    pattern,
-  );
+  until(page, (p: string) => new RegExp(p).test(document.querySelector('[aria-label="The code"]')!.textContent), pattern);
 
 /** What stands in the preview, measured in its own page. */
 const previewWidth = async (page: Page, selector: string): Promise<number> => {
@@ -53,7 +49,7 @@ describe('the width rule', () => {
       expect(await previewWidth(page, 'iframe')).toBe(390 - 2 * 24);
       await (await find(page, 'slider', 'Width of the page')).focus();
       await page.keyboard.press('ArrowRight');
-      await page.waitForFunction(() => document.querySelector<HTMLInputElement>('.rule-number input')!.value === '391');
+      await until(page, () => document.querySelector<HTMLInputElement>('.rule-number input')!.value === '391');
       await drag(page, 'Width of the page', 60, 0);
       const dragged = await page.$eval('.rule-number input', (input) => Number(input.value));
       expect(dragged).toBeGreaterThan(440);
@@ -63,7 +59,8 @@ describe('the width rule', () => {
     withVideo(async (page) => {
       await page.select('.site-choice select', 'bakehouse');
       const preview = page.frames().find((f) => f.url().startsWith('http://preview.'))!;
-      await preview.waitForFunction(
+      await until(
+        preview,
         () => document.body.innerText.includes('Tuesday’s loaf') || document.body.innerText.includes("Tuesday's loaf"),
       );
       expect(await previewWidth(page, '.slot')).toBe(600);
@@ -83,7 +80,7 @@ describe('the handles', () => {
       await page.keyboard.press('ArrowDown');
       await codeHas(page, 'margin-bottom:1px');
       await drag(page, 'Width of the embed', 300, 0);
-      await page.waitForFunction(() => !document.querySelector('[aria-label="The code"]')!.textContent.includes('max-width'));
+      await waitForNoCode(page, 'max-width');
       for (let i = 0; i < 5; i++) await press(page, 'button', 'Undo');
       expect(await codeOf(page)).not.toMatch(/margin|max-width/);
     }));
@@ -163,7 +160,7 @@ describe('what the frame may use', () => {
       await waitForText(page, 'The frame is not allowed autoplay');
       await press(page, 'button', 'Allow it');
       await codeHas(page, 'allow="autoplay"');
-      await page.waitForFunction(() => !document.body.innerText.includes('The frame is not allowed'));
+      await waitForNoText(page, 'The frame is not allowed');
     }));
 });
 
@@ -175,6 +172,6 @@ test('the glass is remembered', async () => {
   await press(page, 'button', 'Glass');
   await new Promise((done) => setTimeout(done, 300));
   await page.reload();
-  await page.waitForFunction((was?: string) => document.documentElement.dataset.glass !== was, {}, before);
+  await until(page, (was?: string) => document.documentElement.dataset.glass !== was, before);
   await context.close();
 });

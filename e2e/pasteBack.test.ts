@@ -5,8 +5,8 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
 import { STRIPPERS } from '../src/core/tests/strippers.ts';
-import { codeOf, openBench, replaceText } from './bench.ts';
-import { allowClipboard, find, newVisitor, press, publish, readClipboard, waitForText } from './driver.ts';
+import { codeOf, replaceText, useBench, waitForCode, waitForNoCode, waitForNoDialog } from './bench.ts';
+import { allowClipboard, find, press, publish, readClipboard, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** What eight sites make of the code, and that the form which is offered instead survives there. */
@@ -59,33 +59,29 @@ async function pasteBack(page: Page, site: (code: string) => string): Promise<vo
   await page.keyboard.sendCharacter(`<html><body><h1>A page</h1>${site(code)}</body></html>`);
 }
 
-async function onBench(work: (page: Page) => Promise<void>): Promise<void> {
-  const { context, page } = await newVisitor(world.browser);
-  await openBench(page, world.server.address);
-  await waitForText(page, 'Opening the sluice');
-  await find(page, 'button', 'titled “Opening the sluice at spring tide”');
-  await work(page);
-  await context.close();
-}
+const { anew } = useBench(world);
+const withExample = (work: (page: Page) => Promise<void>): Promise<void> =>
+  anew(async (page) => {
+    await find(page, 'button', 'titled “Opening the sluice at spring tide”');
+    await work(page);
+  });
 
 const useForm = async (page: Page, form: string): Promise<void> => {
   await page.select('.code-head select', form);
 };
 
 test('every stripper is told, and what is offered instead survives it', () =>
-  onBench(async (page) => {
+  withExample(async (page) => {
     expect(Object.keys(TOLD)).toEqual(Object.keys(STRIPPERS));
     for (const [name, { says, take, then }] of Object.entries(TOLD)) {
       await useForm(page, 'responsive');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('aspect-ratio'));
+      await waitForCode(page, 'aspect-ratio');
       await pasteBack(page, STRIPPERS[name]!);
       await waitForText(page, says);
       if (take) {
         await press(page, 'button', take);
-        await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
-        await page.waitForFunction(
-          () => !document.querySelector('[aria-label="The code"]')?.textContent.includes('aspect-ratio'),
-        );
+        await waitForNoDialog(page);
+        await waitForNoCode(page, 'aspect-ratio');
         const code = await codeOf(page);
         await pasteBack(page, STRIPPERS[name]!);
         await waitForText(page, then);
@@ -97,19 +93,19 @@ test('every stripper is told, and what is offered instead survives it', () =>
         }
       }
       await press(page, 'button', 'Close');
-      await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+      await waitForNoDialog(page);
     }
   }));
 
 test('what was learnt is remembered for the site, which then warns before it happens', () =>
-  onBench(async (page) => {
+  withExample(async (page) => {
     await pasteBack(page, STRIPPERS['knows no newer CSS']!);
     await press(page, 'button', 'Remember it for Quillmarsh Tide Mill');
     await find(page, 'button', 'Remembered for Quillmarsh Tide Mill');
     await press(page, 'button', 'Close');
     await waitForText(page, 'The editor of Quillmarsh Tide Mill takes this out of the code: aspect-ratio.');
     await press(page, 'button', 'Take a form that does without');
-    await page.waitForFunction(() => !document.body.innerText.includes('takes this out of the code'));
+    await waitForNoText(page, 'takes this out of the code');
     await page.goto(`${world.server.address}/sites/mill`);
     const field = await find(page, 'textbox', 'Style properties that it takes out');
     expect(await field.evaluate((input) => (input as HTMLInputElement).value)).toBe('aspect-ratio');
@@ -118,7 +114,7 @@ test('what was learnt is remembered for the site, which then warns before it hap
   }));
 
 test('several forms are taken at once, copied together or saved as files', () =>
-  onBench(async (page) => {
+  withExample(async (page) => {
     const folder = mkdtempSync(join(tmpdir(), 'forms-'));
     const devtools = await page.createCDPSession();
     await devtools.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });

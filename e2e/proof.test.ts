@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import type { ElementHandle, Frame, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { DISOBEDIENT } from '../src/standins/lanternreel/routes.ts';
-import { bringIn, openBench, typeIn } from './bench.ts';
-import { find, newVisitor, press, waitForText } from './driver.ts';
+import { bringIn, typeIn, useBench, waitForCode } from './bench.ts';
+import { find, press, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -20,14 +20,7 @@ async function played(page: Page): Promise<string[]> {
   return page.$$eval('.proof-row', (rows) => rows.map((row) => (row as HTMLElement).innerText.replaceAll('\n', ', ')));
 }
 
-async function onBench<Result>(work: (page: Page) => Promise<Result>): Promise<Result> {
-  const { context, page } = await newVisitor(world.browser);
-  await openBench(page, world.server.address);
-  await waitForText(page, 'Opening the sluice');
-  const result = await work(page);
-  await context.close();
-  return result;
-}
+const { onBench, anew } = useBench(world);
 
 const proofOf = (code: string): Promise<string[]> =>
   onBench(async (page) => {
@@ -76,14 +69,10 @@ describe('a player that does not do as it is told is found out', () => {
   test('each of them has a case', () => expect(Object.keys(FOUND).sort()).toEqual(Object.keys(DISOBEDIENT).sort()));
 
   test.concurrent.each(Object.entries(FOUND))('%s', (name, { code = told, lines }) =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await takeCard(page, name);
       await typeIn(page, code(name));
-      await page.waitForFunction(
-        (wanted: string) => document.querySelector('[aria-label="The code"]')?.textContent.includes(wanted),
-        {},
-        `${name}.lanternreel`,
-      );
+      await waitForCode(page, `${name}.lanternreel`);
       const found = (await played(page)).filter((line) => line.includes('not as asked')).join('\n');
       for (const line of lines) expect(found).toContain(line);
     }),
@@ -119,7 +108,7 @@ describe('one that does is found in order', () => {
 
 describe('the strip', () => {
   test('asks a person where nothing can be seen, and is kept with the embed, with its date', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       await takeCard(page, 'frames', ({ player: _, ...silent }) => silent);
       await bringIn(page, told('frames'));
       await waitForText(page, 'the host does not report');
@@ -137,7 +126,7 @@ describe('the strip', () => {
     }));
 
   test('is that of a visitor whose browser keeps nothing yet, and is called off at any time', () =>
-    onBench(async (page) => {
+    anew(async (page) => {
       const player = (): Promise<Frame> => page.waitForFrame((frame) => frame.url().includes('/f/k7wq2m9d'));
       await (await player()).evaluate(() => localStorage.setItem('been', 'here'));
       expect(await (await player()).evaluate(() => localStorage.getItem('been'))).toBe('here');
@@ -149,9 +138,9 @@ describe('the strip', () => {
     }));
 
   test('tells what a cover loads before a press', async () => {
-    const lines = await onBench(async (page) => {
+    const lines = await anew(async (page) => {
       await page.select('.code-head select', 'cover');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')?.textContent.includes('srcdoc'));
+      await waitForCode(page, 'srcdoc');
       return played(page);
     });
     expect(lines[0]).toBe('nothing is loaded before a press, as asked');

@@ -5,7 +5,7 @@ import { strToU8, zipSync } from 'fflate';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
-import { find, newVisitor, paste, press, waitForText } from './driver.ts';
+import { find, newVisitor, paste, press, until, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy, wipeStore } from './files.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -26,11 +26,7 @@ const film = (path: string): string => `${world.host('lanternreel')}${path}`;
 /** Brings a film in and waits until it is known, and kept. */
 async function make(page: Page, path: string, title: string): Promise<void> {
   await bringIn(page, film(path));
-  await page.waitForFunction(
-    (words: string) => document.querySelector('[aria-label="The code"]')?.textContent?.includes(words),
-    {},
-    title,
-  );
+  await until(page, (words: string) => document.querySelector('[aria-label="The code"]')?.textContent?.includes(words), title);
 }
 
 async function toShelf(page: Page, count: string): Promise<void> {
@@ -89,7 +85,7 @@ describe('the Shelf', () => {
       await page.select('[aria-label="State"]', 'placed');
       await waitForText(page, '1 of 2');
       await press(page, 'button', 'Go back to it');
-      await page.waitForFunction(() => document.querySelectorAll('.detail-list small').length > 1);
+      await until(page, () => document.querySelectorAll('.detail-list small').length > 1);
       await press(page, 'button', 'Post kit');
       expect(await (await find(page, 'textbox', 'Code')).evaluate((field) => (field as HTMLTextAreaElement).value)).toBe(first);
       await press(page, 'button', 'Close');
@@ -98,7 +94,7 @@ describe('the Shelf', () => {
       await press(page, 'link', 'Shelf');
       await press(page, 'button', 'More on Opening the sluice at spring tide');
       await page.select('.detail select', 'ferry');
-      await page.waitForFunction(() => document.querySelector('.shelf-where, .detail select') !== null);
+      await until(page, () => document.querySelector('.shelf-where, .detail select') !== null);
       const { embeds } = await dumpStore(page);
       expect(embeds).toContainEqual(
         expect.objectContaining({
@@ -203,7 +199,7 @@ describe('a bundle', () => {
       await copyCode(page);
       await make(page, FERRY, 'The ferry');
       await toShelf(page, '2 embeds');
-      await page.waitForFunction(() => document.querySelectorAll('.shelf-face img').length === 2);
+      await until(page, () => document.querySelectorAll('.shelf-face img').length === 2);
       await press(page, 'button', 'Glass');
       const glass = await page.evaluate(() => document.documentElement.dataset.glass);
       await press(page, 'button', 'Bundles');
@@ -268,7 +264,7 @@ describe('a bundle', () => {
     await page.close();
     const again = await context.newPage();
     await again.goto(`${world.server.address}/shelf`);
-    await again.waitForFunction(() => /4000 embeds|Nothing is kept yet/.test(document.body.innerText));
+    await until(again, () => /4000 embeds|Nothing is kept yet/.test(document.body.innerText));
     const { embeds } = await dumpStore(again);
     expect([0, 4000]).toContain(embeds!.length);
     if (embeds!.length > 0) await waitForText(again, '4,000 embeds are in no bundle yet.');

@@ -5,7 +5,7 @@ import { bringIn, choose, openBench, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
 import { demoLinks } from './world.ts';
-import { find, newVisitor, press, startServer, waitForText } from './driver.ts';
+import { find, newVisitor, press, startServer, until, waitForText } from './driver.ts';
 
 /** Takes the pictures of `docs/screenshots/`, from the demo data. */
 const folder = join(import.meta.dirname, '../docs/screenshots');
@@ -101,7 +101,7 @@ async function makeCover(page: Page, at: (host: string) => string): Promise<void
   await page.select('.code-head select', 'cover');
   await press(page, 'button', 'a plain cover');
   await press(page, 'button', 'Take the host’s picture');
-  await page.waitForFunction(() => / kB$/.test(document.querySelector('.cover-weight')?.textContent ?? ''));
+  await until(page, () => / kB$/.test(document.querySelector('.cover-weight')?.textContent ?? ''));
 }
 
 /** Autoplay with sound, which browsers refuse, and an end without any videos, which the host no longer gives. */

@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, codeOf, openBench, replaceText } from './bench.ts';
-import { find, newVisitor, press, waitForText } from './driver.ts';
+import { bringIn, codeOf, openBench, replaceText, waitForCode } from './bench.ts';
+import { find, newVisitor, press, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** The destinations: made, changed, kept, and what the Bench makes of them. */
@@ -74,7 +74,7 @@ describe('Sites', () => {
         });
       const field = (await page.waitForSelector('.sites-list input[multiple]')) as ElementHandle<HTMLInputElement>;
       await field.uploadFile(html, css);
-      await page.waitForFunction(() => document.querySelector('.site h2')?.textContent === 'Reed Cutters');
+      await until(page, () => document.querySelector('.site h2')?.textContent === 'Reed Cutters');
       const value = (role: string, name: string): Promise<string> =>
         find(page, role, name).then((input) => input.evaluate((element) => (element as HTMLInputElement).value));
       expect(await value('spinbutton', 'Column px')).toBe('612');
@@ -107,7 +107,7 @@ describe('Sites', () => {
       await waitForText(page, 'This is no site: at column');
       await give({ ...mill[0], id: 'harbour', name: 'Harbour Office', column: 610 });
       await waitForText(page, 'Harbour Office');
-      await page.waitForFunction(() => location.pathname === '/sites/harbour');
+      await until(page, () => location.pathname === '/sites/harbour');
       rmSync(folder, { recursive: true });
     }));
 
@@ -116,11 +116,11 @@ describe('Sites', () => {
       await bringIn(page, `${world.host('lanternreel')}/see/k7wq2m9d`);
       await waitForText(page, 'Opening the sluice');
       await page.select('.site-choice select', 'bakehouse');
-      await page.waitForFunction(() => document.querySelector('[aria-label="The code"]')!.textContent.includes('width="600"'));
+      await waitForCode(page, 'width="600"');
       await page.select('.code-head select', 'cover-script');
       await waitForText(page, 'does not keep this form of code');
       await press(page, 'button', 'Take a form that it keeps');
-      await page.waitForFunction(() => document.querySelector<HTMLSelectElement>('.code-head select')!.value === 'fixed');
+      await until(page, () => document.querySelector<HTMLSelectElement>('.code-head select')!.value === 'fixed');
       expect(await codeOf(page)).toContain('height="338"');
     }));
 });

@@ -159,8 +159,9 @@ export const worldSlice = createSlice({
         state.resolved[meta.arg.about] = { found, refused };
         state.serverAnswers = true;
       })
-      .addCase(loadFacts.rejected, (state, { error }) => {
+      .addCase(loadFacts.rejected, (state, { error, meta }) => {
         if (error.name === 'TypeError') state.serverAnswers = false;
+        else state.resolved[meta.arg.about] ??= { found: null, refused: 'noAnswer' };
       })
       .addCase(loadReached.fulfilled, (state, { payload, meta }) => {
         state.reached[reachKey(meta.arg.url, meta.arg.site)] = payload.reached;

@@ -72,7 +72,10 @@ function FoundPlayer(): ReactElement | null {
     (state) => selectItem(state)?.form === 'address' && selectRecognised(state).candidate.source === 'link',
   );
   const book = useAppSelector(selectBook);
-  if (!resolved || !link) return null;
+  const answers = useAppSelector((state) => state.world.serverAnswers);
+  if (!link) return null;
+  // The line stands from the start: an answer that comes late may not move what a publisher is about to press.
+  if (!resolved) return answers ? <p className="quiet">The page is being asked for its player.</p> : null;
   const { found, refused } = resolved;
   const usable = found && bringIn(found.text, book).find(({ item }) => item);
   if (usable?.item)
