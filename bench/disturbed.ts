@@ -10,12 +10,19 @@ function ticks(): { all: number; stolen: number } | null {
   }
 }
 
-const begun = ticks();
+/** Begins to watch; the answer gives the share of the machine that others had since then, from 0 to 1, or null where it cannot be told. */
+export function watchDisturbance(): () => number | null {
+  const begun = ticks();
+  return () => {
+    const now = ticks();
+    return begun && now && now.all > begun.all ? (now.stolen - begun.stolen) / (now.all - begun.all) : null;
+  };
+}
+
+const disturbance = watchDisturbance();
 
 /** Says how much of the machine was taken away while figures were measured: they are only as good as that is small. */
 export function sayDisturbed(): void {
-  const ended = ticks();
-  if (!begun || !ended) return;
-  const share = (ended.stolen - begun.stolen) / (ended.all - begun.all);
-  console.log(`(meanwhile others had ${(share * 100).toFixed(0)} % of this machine)`);
+  const share = disturbance();
+  if (share !== null) console.log(`(meanwhile others had ${(share * 100).toFixed(0)} % of this machine)`);
 }
