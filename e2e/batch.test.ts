@@ -58,7 +58,7 @@ describe('two hundred links', () => {
       await fromFile(page, `Link;Title;Begin\r\n${rows.join('\r\n')}\r\n`);
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'All 200 rows are made.');
-      await waitForText(page, '12 needs you');
+      await waitForText(page, '12 need you');
       const first = await page.$eval('.batch-row .number', (cell) => cell.textContent);
       expect(first).toBe('4');
       const csv = await savedBy(page, () => press(page, 'button', 'Save as CSV'));

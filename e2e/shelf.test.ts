@@ -5,7 +5,7 @@ import { strToU8, zipSync } from 'fflate';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
-import { find, newVisitor, paste, press, until, waitForText } from './driver.ts';
+import { find, newVisitor, paste, press, until, waitForNoText, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy, wipeStore } from './files.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -156,6 +156,86 @@ describe('house styles', () => {
       await press(page, 'link', 'Bench');
       await make(page, '/see/d8stone5', 'title=');
       await waitForText(page, 'after=own');
+    }));
+});
+
+test('a small picture that comes late is shown when it comes', () =>
+  visit(async (page) => {
+    let comes = (): void => undefined;
+    const late = new Promise<void>((done) => (comes = done));
+    await page.setRequestInterception(true);
+    page.on('request', (request) => {
+      const wait = request.url().endsWith('/api/picture') ? late : Promise.resolve();
+      void wait.then(() => request.continue());
+    });
+    const asked = page.waitForRequest((request) => request.url().endsWith('/api/picture'));
+    await make(page, SLUICE, 'Opening the sluice');
+    await asked;
+    await toShelf(page, '1 embed');
+    await new Promise((done) => setTimeout(done, 500));
+    expect(await page.$$('.shelf-face img')).toEqual([]);
+    comes();
+    await page.waitForSelector('.shelf-face img');
+  }));
+
+describe('a store without room', () => {
+  /** Lets the browser's store refuse every write, as a full disk does (Indexed Database API 3.0, QuotaExceededError). */
+  const fill = (page: Page, full: boolean): Promise<void> =>
+    page.evaluate((on: boolean) => {
+      const { prototype } = IDBObjectStore as { prototype: IDBObjectStore & { whole?: IDBObjectStore['put'] } };
+      prototype.whole ??= prototype.put;
+      prototype.put = on
+        ? () => {
+            throw new DOMException('no room', 'QuotaExceededError');
+          }
+        : prototype.whole;
+    }, full);
+
+  const embeds = async (page: Page): Promise<unknown> => (await dumpStore(page)).embeds;
+
+  test('is told, keeps what was there, and takes the work once there is room', () =>
+    visit(async (page) => {
+      await make(page, SLUICE, 'Opening the sluice');
+      await toShelf(page, '1 embed');
+      await page.waitForSelector('.shelf-face img');
+      const before = await embeds(page);
+      await press(page, 'link', 'Bench');
+      await fill(page, true);
+      await choose(page, 'waits for a press', 'Autoplay', 'on');
+      await waitForText(page, 'The browser has no room left');
+      expect(await embeds(page)).toEqual(before);
+      await fill(page, false);
+      await choose(page, 'with sound', 'Mute', 'on');
+      await waitForNoText(page, 'The browser has no room left');
+      expect(await embeds(page)).toMatchObject([{ work: { changes: { autoplay: 'on', mute: 'on' } } }]);
+    }));
+
+  test('still gives a bundle out, and takes all of one in or nothing', () =>
+    visit(async (page) => {
+      await make(page, SLUICE, 'Opening the sluice');
+      await make(page, FERRY, 'The ferry');
+      await toShelf(page, '2 embeds');
+      await fill(page, true);
+      const before = await embeds(page);
+      await press(page, 'button', 'Bundles');
+      const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
+      await waitForText(page, 'The bundle is saved.');
+      await press(page, 'button', 'Close');
+      for (const title of ['The ferry at first light', 'Opening the sluice at spring tide']) {
+        await press(page, 'button', `More on ${title}`);
+        await press(page, 'button', `Remove ${title}`);
+        await waitForText(page, `“${title}” is off the Shelf`);
+      }
+      await press(page, 'button', 'Bundles');
+      await giveFile(page, 'Bring a bundle in', bundle.path);
+      await press(page, 'button', 'Take 2 in');
+      await waitForText(page, 'The browser has no room for this. Nothing of it was written');
+      expect(await embeds(page)).toEqual([]);
+      await fill(page, false);
+      await press(page, 'button', 'Take 2 in');
+      await waitForText(page, '2 things are taken in');
+      expect(await embeds(page)).toEqual(before);
+      forget(bundle);
     }));
 });
 

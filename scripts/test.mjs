@@ -1,5 +1,6 @@
 /** `npm test`: installs what is missing, then checks format, lint, types, imports and dead code, and runs all tests. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild, ensurePackages, ensurePrograms, root } from './setup.mjs';
@@ -19,12 +20,14 @@ const checks = {
 
 let passed = 0;
 let failed = 0;
-for (const [name, args] of Object.entries(checks)) {
-  const { status } = spawnSync(process.execPath, args, { cwd: root, stdio: ['ignore', 2, 2] });
+const checking = Object.entries(checks).map(async ([name, args]) => {
+  const check = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 2, 2] });
+  const [status] = await once(check, 'close');
   console.error(`${status === 0 ? 'passed' : 'FAILED'}: ${name}`);
   if (status === 0) passed++;
   else failed++;
-}
+});
+await Promise.all(checking);
 
 const report = join(root, 'node_modules', '.refenestra', 'tests.json');
 const vitest = [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];

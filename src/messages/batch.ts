@@ -9,6 +9,12 @@ export const ROW_STATES = {
   done: 'done',
 } as const;
 
+/** How many rows there are of a state, or of all. */
+export function countRows(of: MadeRow['state'] | 'all', count: number): string {
+  const one = count === 1;
+  return `${count} ${{ all: one ? 'row' : 'rows', person: one ? 'needs you' : 'need you', look: 'to look at', done: 'done' }[of]}`;
+}
+
 const ROLE_WORDS: Readonly<Record<string, string>> = {
   link: 'Link or code',
   site: 'Site',

@@ -4,6 +4,7 @@ import { WRITES, type Written } from '../storage/announce.ts';
 import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';
 import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
+import { sameData } from './sameData.ts';
 import type { Store } from './store.ts';
 import { noticed, storageFound } from './view.ts';
 
@@ -36,6 +37,8 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
     const state = store.getState();
     if (!state.bench.touched || state.bench.present.text.trim() === '') return null;
     const record = selectRecord(state);
+    // Sites and cards that were read anew make another object of it, which is no change of the work.
+    if (record !== saved && sameData(record, saved)) saved = record;
     return record === saved ? null : record;
   };
 

@@ -25,7 +25,7 @@ import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from '.
 import { makeStore, type Store } from './store.ts';
 import { emptyWork, settingsWith, workSchema } from '../../core/shelf/work.ts';
 import type { Made } from '../../core/shelf/record.ts';
-import { loadFacts, loadWorld } from './world.ts';
+import { loadFacts, loadWorld, ownSitesRead } from './world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 const NOTHING_MORE = { found: null, refused: null };
@@ -116,6 +116,17 @@ describe('what is kept', () => {
 });
 
 describe('saving by itself', () => {
+  test('writes nothing when only what it is made for is read anew', async () => {
+    const store = storeWithWorld();
+    startAutosave(store);
+    store.dispatch(broughtIn(LINK));
+    await vi.waitFor(async () => expect(await listEmbeds()).toHaveLength(1));
+    const before = await listEmbeds();
+    store.dispatch(ownSitesRead(readSites(WRITTEN_PORT)));
+    await new Promise((done) => setTimeout(done, 250));
+    expect(await listEmbeds()).toEqual(before);
+  });
+
   test('keeps the last of many changes, and leaves an untouched example; the title follows', async () => {
     const store = storeWithWorld();
     startAutosave(store);

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
-import { savedSchema, type SavedEmbed } from '../../core/shelf/saved.ts';
+import { savedSchema, type Picture, type SavedEmbed } from '../../core/shelf/saved.ts';
 import { database } from './database.ts';
-import { findEmbeds, listEmbeds } from './embeds.ts';
+import { findEmbeds, findPictures, listEmbeds } from './embeds.ts';
 
 /**
  * Shows all embeds, and again whenever one of them changes, in this window or another. Only what is new is read then,
@@ -51,4 +51,11 @@ export function watchEmbeds(show: (embeds: SavedEmbed[]) => void, failed: (error
     ended = true;
     following?.unsubscribe();
   };
+}
+
+/** Shows the small pictures of some embeds, and again when one of them is kept later. Gives what ends it. */
+export function watchPictures(ids: readonly string[], show: (pictures: Picture[]) => void): () => void {
+  // Without a store there are none, which is told elsewhere.
+  const following = liveQuery(() => findPictures(ids)).subscribe({ next: show, error: () => undefined });
+  return () => following.unsubscribe();
 }

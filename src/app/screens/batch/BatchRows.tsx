@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { ROLES, type Role } from '../../../core/batch/columns.ts';
 import type { MadeRow } from '../../../core/batch/row.ts';
 import { SETTINGS } from '../../../core/settings/list.ts';
-import { ROW_STATES, sayBatch, sayRole } from '../../../messages/batch.ts';
+import { countRows, sayBatch, sayRole } from '../../../messages/batch.ts';
 import { ROW_ORDER } from '../../../workers/messages.ts';
 import { run, type BatchState, type KeptBatch } from '../../batch/run.ts';
 import { saveFile } from '../../ui/files.ts';
@@ -46,7 +46,7 @@ export function BatchRows({ state, batch, table, begin, again }: Props): ReactEl
               aria-pressed={shown === one}
               onClick={() => setShown(one)}
             >
-              {one === 'all' ? (count === 1 ? '1 row' : `${count} rows`) : `${rows[one].length} ${ROW_STATES[one]}`}
+              {countRows(one, one === 'all' ? count : rows[one].length)}
             </button>
           ))}
         </div>

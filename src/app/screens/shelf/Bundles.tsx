@@ -31,8 +31,9 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     const answer = await askWorker<BundleAnswer>(worker, { pack: await gather(ids, now) });
     if (!('packed' in answer)) return;
     saveFile(`refenestra-${now.toISOString().slice(0, 10)}.zip`, answer.packed, 'application/zip');
-    if (ids === null) await noteBundle(now.getTime());
     setSaid('The bundle is saved.');
+    // A store without room cannot note it, and that is when a bundle is needed most.
+    if (ids === null) await noteBundle(now.getTime()).catch(() => undefined);
   };
   const look = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const field = event.target;

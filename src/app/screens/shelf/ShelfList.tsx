@@ -10,7 +10,7 @@ import type { SettingValue } from '../../../core/model/values.ts';
 import type { SettingId } from '../../../core/settings/list.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { findPictures } from '../../storage/embeds.ts';
+import { watchPictures } from '../../storage/watch.ts';
 
 interface Props {
   entries: readonly Entry[];
@@ -167,20 +167,18 @@ function joined(before: ReadonlyMap<string, string>, found: readonly Picture[]):
   return new Map(all.slice(-MOST_FACES));
 }
 
-/** The small pictures of the rows in sight, by id of their embeds. */
+/** The small pictures of the rows in sight, by id of their embeds; one that is still being fetched comes when it is there. */
 function useFaces(ids: readonly string[]): ReadonlyMap<string, string> {
   const [faces, setFaces] = useState<ReadonlyMap<string, string>>(new Map());
   const wanted = ids.join(' ');
   useEffect(() => {
-    let current = true;
+    let leave: (() => void) | undefined;
     const timer = setTimeout(() => {
-      findPictures(wanted.split(' '))
-        .then((found) => current && setFaces((before) => joined(before, found)))
-        .catch(() => undefined);
+      leave = watchPictures(wanted.split(' '), (found) => setFaces((before) => joined(before, found)));
     }, SETTLED);
     return () => {
-      current = false;
       clearTimeout(timer);
+      leave?.();
     };
   }, [wanted]);
   return faces;
