@@ -1,16 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
-import { newVisitor, publish as publishIn, serveForeignPage, waitForText, type Report } from './driver.ts';
+import { bringIn, choose, copyCode, type, useBench } from './bench.ts';
+import { publish as publishIn, serveForeignPage, waitForText, type Report } from './driver.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
 
-async function visitBench() {
-  const visitor = await newVisitor(world.browser);
-  await openBench(visitor.page, world.server.address);
-  return visitor;
-}
+const { onBench } = useBench(world);
 
 const publish = (code: string) => publishIn(world.browser, code);
 
@@ -18,16 +14,16 @@ const { host } = world;
 
 describe('from a share link to a page that behaves', () => {
   test('a video begins by itself at 0:42, muted, and ends with its own channel only', async () => {
-    const bench = await visitBench();
-    await bringIn(bench.page, `${host('lanternreel')}/see/l0wwalk3?ref=letter`);
-    await waitForText(bench.page, 'A walk at low water');
-    await type(bench.page, 'from the start', 'Start time', '0:42');
-    await choose(bench.page, 'waits for a press', 'Autoplay', 'on');
-    await choose(bench.page, 'with sound', 'Mute', 'on');
-    await choose(bench.page, 'then anyone’s videos', 'Related videos', 'Same channel');
-    await type(bench.page, 'plays to the end', 'End time', '46');
-    const code = await copyCode(bench.page);
-    await bench.context.close();
+    const code = await onBench(async (page) => {
+      await bringIn(page, `${host('lanternreel')}/see/l0wwalk3?ref=letter`);
+      await waitForText(page, 'A walk at low water');
+      await type(page, 'from the start', 'Start time', '0:42');
+      await choose(page, 'waits for a press', 'Autoplay', 'on');
+      await choose(page, 'with sound', 'Mute', 'on');
+      await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
+      await type(page, 'plays to the end', 'End time', '46');
+      return copyCode(page);
+    });
     expect(code).toContain('<iframe');
 
     const site = await publish(code);
@@ -43,12 +39,12 @@ describe('from a share link to a page that behaves', () => {
   });
 
   test('left to the host, the same video waits, has sound, and ends with videos of others', async () => {
-    const bench = await visitBench();
-    await bringIn(bench.page, `${host('lanternreel')}/see/n01sydog`);
-    await waitForText(bench.page, 'A dog greets the tide');
-    await type(bench.page, 'from the start', 'Start time', '42');
-    const code = await copyCode(bench.page);
-    await bench.context.close();
+    const code = await onBench(async (page) => {
+      await bringIn(page, `${host('lanternreel')}/see/n01sydog`);
+      await waitForText(page, 'A dog greets the tide');
+      await type(page, 'from the start', 'Start time', '42');
+      return copyCode(page);
+    });
     const site = await publish(code);
     const ready = await site.until((r) => r.reel === 'ready');
     expect(ready.hushed).toBe(false);
@@ -60,14 +56,14 @@ describe('from a share link to a page that behaves', () => {
   });
 
   test('a recording shows its slim player in the colour asked for, and waits for the visitor', async () => {
-    const bench = await visitBench();
-    await bringIn(bench.page, `${host('murmurfold')}/quillmarsh-mill/the-mill-at-night`);
-    await waitForText(bench.page, 'The mill at night');
-    await choose(bench.page, 'usual player', 'Player size', 'Slim');
-    await type(bench.page, 'usual colour', 'Accent colour', '#2f6f7e');
-    await choose(bench.page, 'artwork as usual', 'Artwork', 'off');
-    const code = await copyCode(bench.page);
-    await bench.context.close();
+    const code = await onBench(async (page) => {
+      await bringIn(page, `${host('murmurfold')}/quillmarsh-mill/the-mill-at-night`);
+      await waitForText(page, 'The mill at night');
+      await choose(page, 'usual player', 'Player size', 'Slim');
+      await type(page, 'usual colour', 'Accent colour', '#2f6f7e');
+      await choose(page, 'artwork as usual', 'Artwork', 'off');
+      return copyCode(page);
+    });
     const site = await publish(code);
     const { murmur } = (await site.until((r) => 'murmur' in r)) as { murmur: Report };
     expect(murmur).toMatchObject({ now: 'open', look: 'slim', tint: '#2f6f7e', art: false, track: 'The mill at night' });
@@ -77,13 +73,13 @@ describe('from a share link to a page that behaves', () => {
   });
 
   test('a document opens at its page, without tools', async () => {
-    const bench = await visitBench();
-    await bringIn(bench.page, `Please read ${host('foliobarn')}/d/grd-7t1x5w/view, it is short.`);
-    await waitForText(bench.page, 'Guide for new millers');
-    await type(bench.page, 'opens at page 1', 'Start page', '5');
-    await choose(bench.page, 'controls shown', 'Controls', 'off');
-    const code = await copyCode(bench.page);
-    await bench.context.close();
+    const code = await onBench(async (page) => {
+      await bringIn(page, `Please read ${host('foliobarn')}/d/grd-7t1x5w/view, it is short.`);
+      await waitForText(page, 'Guide for new millers');
+      await type(page, 'opens at page 1', 'Start page', '5');
+      await choose(page, 'controls shown', 'Controls', 'off');
+      return copyCode(page);
+    });
     const site = await publish(code);
     const { folio } = (await site.until((r) => 'folio' in r)) as { folio: Report };
     expect(folio).toMatchObject({ did: 'opened', leaf: 5, bare: true });

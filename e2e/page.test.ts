@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, codeOf, copyCode, openBench, type, waitForNoCode } from './bench.ts';
+import { bringIn, choose, codeOf, copyCode, openBench, type, useBench, waitForNoCode } from './bench.ts';
 import { find, newVisitor, press, publish, serveForeignPage, until, waitForNoText, waitForText, watchPage } from './driver.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
@@ -18,6 +18,17 @@ async function withVideo(work: (page: Page) => Promise<void>, width = 1280): Pro
   await work(page);
   await context.close();
 }
+
+const { onBench } = useBench(world);
+
+/** The same where an embed was made before, for what does not go with how the screen stands. */
+const goOnWithVideo = (work: (page: Page) => Promise<void>): Promise<void> =>
+  onBench(async (page) => {
+    await bringIn(page, `${host('lanternreel')}/see/f3rryday`);
+    await waitForText(page, 'The ferry at first light');
+    await find(page, 'button', 'from the start');
+    await work(page);
+  });
 
 async function drag(page: Page, name: string, dx: number, dy: number): Promise<void> {
   const handle = await find(page, 'slider', name);
@@ -88,7 +99,7 @@ describe('the handles', () => {
 
 describe('forms of code', () => {
   test('fixed HTML that is too wide is told, and one press makes it fit', () =>
-    withVideo(async (page) => {
+    goOnWithVideo(async (page) => {
       await page.select('.code-head select', 'fixed');
       await type(page, 'no width set', 'Width in pixels', '900');
       await waitForText(page, 'The frame is 900 px wide and the column 720 px');
@@ -97,7 +108,7 @@ describe('forms of code', () => {
     }));
 
   test('link alone says what it cannot carry', () =>
-    withVideo(async (page) => {
+    goOnWithVideo(async (page) => {
       await type(page, 'from the start', 'Start time', '31');
       await type(page, 'plays to the end', 'End time', '40');
       await page.focus('.code-head select');
@@ -107,7 +118,7 @@ describe('forms of code', () => {
     }));
 
   test('the whole page, saved and opened, behaves', () =>
-    withVideo(async (page) => {
+    goOnWithVideo(async (page) => {
       await bringIn(page, `${host('frames.lanternreel')}/f/f3rryday?auto=1&hush=1&from=31`);
       await waitForText(page, 'In the preview: playing');
       await page.select('.code-head select', 'page');
@@ -141,7 +152,7 @@ describe('what the frame may use', () => {
   }
 
   test('full screen and the small window are taken from a player, and given back', () =>
-    withVideo(async (page) => {
+    goOnWithVideo(async (page) => {
       expect(await may(await copyCode(page))).toEqual([true, true]);
       await choose(page, 'full screen as usual', 'Full screen', 'off');
       await choose(page, 'small window as usual', 'Picture in picture', 'off');
@@ -153,7 +164,7 @@ describe('what the frame may use', () => {
     }));
 
   test('code that says autoplay without the leave for it is told of, and one press gives the leave', () =>
-    withVideo(async (page) => {
+    goOnWithVideo(async (page) => {
       const src = `${host('frames.lanternreel')}/f/f3rryday?auto=1&amp;hush=1`;
       await bringIn(page, `<iframe src="${src}" width="640" height="360" title="Ferry" allowfullscreen></iframe>`);
       await page.select('.code-head select', 'asItStands');

@@ -182,13 +182,12 @@ describe('a store without room', () => {
   /** Lets the browser's store refuse every write, as a full disk does (Indexed Database API 3.0, QuotaExceededError). */
   const fill = (page: Page, full: boolean): Promise<void> =>
     page.evaluate((on: boolean) => {
-      const { prototype } = IDBObjectStore as { prototype: IDBObjectStore & { whole?: IDBObjectStore['put'] } };
-      prototype.whole ??= prototype.put;
-      prototype.put = on
-        ? () => {
-            throw new DOMException('no room', 'QuotaExceededError');
-          }
-        : prototype.whole;
+      const kept = window as { put?: PropertyDescriptor };
+      kept.put ??= Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put')!;
+      const refuse = (): never => {
+        throw new DOMException('no room', 'QuotaExceededError');
+      };
+      Object.defineProperty(IDBObjectStore.prototype, 'put', on ? { ...kept.put, value: refuse } : kept.put);
     }, full);
 
   const embeds = async (page: Page): Promise<unknown> => (await dumpStore(page)).embeds;
