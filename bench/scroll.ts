@@ -16,7 +16,6 @@ const reports = z.object({
     z.object({
       name: z.string(),
       ph: z.string(),
-      pid: z.number(),
       args: z.object({
         frame_reporter: z
           .object({

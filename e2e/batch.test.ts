@@ -1,10 +1,13 @@
-import { writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { text as readAll } from 'node:stream/consumers';
 import { strFromU8, unzipSync } from 'fflate';
 import Papa from 'papaparse';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
+import { readSites } from '../src/standins/world.ts';
 import { choose, codeOf } from './bench.ts';
 import { find, newVisitor, press, publish, until, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy } from './files.ts';
@@ -45,7 +48,7 @@ const TROUBLES = [
 ];
 
 describe('two hundred links', () => {
-  test('twelve of them troubled, become codes, and CSV again; the rows that need somebody come first', () =>
+  test('twelve of them troubled, become codes, and CSV again, as on the command line; the rows that need somebody come first', () =>
     visit(async (page) => {
       const good = demoLinks(world.server.port);
       const troubled = [...TROUBLES, ...TROUBLES].map((row) =>
@@ -76,10 +79,29 @@ describe('two hundred links', () => {
       await waitForText(page, 'on the Shelf.');
       const { embeds } = await dumpStore(page);
       expect((embeds as { code: string }[]).map(({ code }) => code).sort()).toEqual([...files].sort());
+      expect(await codesOfCommandLine(`Link;Title;Begin\r\n${rows.join('\r\n')}\r\n`)).toEqual(out.map((row) => row[3]));
       forget(csv);
       forget(zip);
     }));
 });
+
+/** The codes that the command line makes of the same table, for the same site. */
+async function codesOfCommandLine(text: string): Promise<string[]> {
+  const folder = mkdtempSync(join(tmpdir(), 'batch-'));
+  const [table, site] = [join(folder, 'in.csv'), join(folder, 'site.json')];
+  writeFileSync(table, text);
+  writeFileSync(site, JSON.stringify(readSites(world.server.port)[0]));
+  const args = ['batch', table, '--site', site, '--ask', world.server.address];
+  const cli = spawn(process.execPath, ['--import', 'tsx', 'src/cli/main.ts', ...args], {
+    cwd: join(import.meta.dirname, '..'),
+    env: { ...process.env, PORT: String(world.server.port) },
+    stdio: ['ignore', 'pipe', 'ignore'],
+  });
+  const csv = await readAll(cli.stdout);
+  rmSync(folder, { recursive: true });
+  const { data } = Papa.parse<string[]>(csv.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
+  return data.slice(1).map((row) => row[3]!);
+}
 
 describe('rows', () => {
   test('are set for all, for the chosen, and one by one on the Bench, from where it comes back', () =>

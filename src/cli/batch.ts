@@ -1,11 +1,13 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { makeBatch } from '../core/batch/batch.ts';
+import { canBeAsked, makeBatch } from '../core/batch/batch.ts';
 import { filesOut, tableOut } from '../core/batch/out.ts';
-import { rowOut } from '../core/batch/row.ts';
+import { rowOut, type BatchSettings } from '../core/batch/row.ts';
+import type { Facts } from '../core/model/item.ts';
 import type { Site } from '../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../core/styles/style.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
+import { askPolitely } from '../workers/askPolitely.ts';
 import { openBook, readFileOrSay, readJson, readSite, UsageError } from './io.ts';
 
 interface Options {
@@ -13,20 +15,24 @@ interface Options {
   style?: string;
   out?: string;
   hosts?: string;
+  ask?: string;
 }
 
 /** Makes all rows of a CSV file, a list or a feed; prints the table with the codes, or writes one file a row besides. */
-export function batch(file: string, options: Options): number {
+export async function batch(file: string, options: Options): Promise<number> {
   const site = options.site === undefined ? null : readSite(options.site);
   const style = options.style === undefined ? null : readStyle(options.style, site);
-  const { table, made } = makeBatch(readFileOrSay(file, 'batch'), 'row', {
+  const text = readFileOrSay(file, 'batch');
+  const settings: BatchSettings = {
     book: openBook(options.hosts),
     sites: site ? [site] : [],
     styles: site && style ? { [site.id]: style } : {},
     site: site?.id ?? '',
     forAll: {},
     today: new Date().toISOString().slice(0, 10),
-  });
+  };
+  const facts = options.ask === undefined ? undefined : await askHosts(text, settings, options.ask);
+  const { table, made } = makeBatch(text, 'row', settings, facts);
   const rows = made.map((row) => rowOut(row, sayRow(row)));
   const csv = tableOut(table, rows, ROW_STATES);
   if (options.out === undefined) process.stdout.write(csv);
@@ -34,6 +40,28 @@ export function batch(file: string, options: Options): number {
   const stuck = rows.flatMap(({ state, told }, i) => (state === 'person' ? [`row ${i + 1}: ${told.join(' ')}`] : []));
   stuck.forEach((line) => console.error(line));
   return stuck.length > 0 ? 1 : 0;
+}
+
+/** What hosts say of the rows, by their number, asked through a running server as the screen does. */
+async function askHosts(text: string, settings: BatchSettings, address: string): Promise<Map<number, Facts>> {
+  const server = await reach(address);
+  const { made } = makeBatch(text, 'row', settings);
+  const questions = made.flatMap(({ made: { host, item } }, row) => (canBeAsked(host, settings) ? [{ row, link: item }] : []));
+  const facts = new Map<number, Facts>();
+  await askPolitely(questions, { server, signal: new AbortController().signal }, ({ row }, said) => facts.set(row, said));
+  return facts;
+}
+
+/** The origin of a server that is there, or a usage error. */
+async function reach(address: string): Promise<string> {
+  try {
+    const { origin } = new URL(address);
+    const { ok } = await fetch(`${origin}/api/health`);
+    if (ok) return origin;
+  } catch {
+    // Told below, as an answer of another kind is.
+  }
+  throw new UsageError(`No Refenestra answers at ${address}. Start it with npm start, then give the address that it names.`);
 }
 
 /** A house style is for a site; without one it would be for nobody. */

@@ -164,6 +164,11 @@ describe('batch', () => {
     expect(readdirSync(join(folder, 'out'))).toEqual(['1-sluice.html', 'batch.csv']);
   });
 
+  test('an address at which nothing answers is wrong use', () => {
+    const { status, stderr } = cli(['batch', files.csv, '--ask', 'http://127.0.0.1:9']);
+    expect([status, stderr]).toEqual([2, expect.stringContaining('No Refenestra answers at http://127.0.0.1:9')]);
+  });
+
   test('a style without its site is wrong use', () => {
     const { status, stderr } = cli(['batch', files.csv, '--style', files.style]);
     expect([status, stderr]).toEqual([2, expect.stringContaining('--site')]);

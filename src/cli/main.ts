@@ -43,6 +43,7 @@ withHosts(program.command('batch'))
   .option('--site <file>', 'a site, as JSON')
   .option('--style <file>', 'the house style of the site, as JSON')
   .option('--out <folder>', 'writes one file a row there, and batch.csv')
+  .option('--ask <address>', 'asks the hosts, through the Refenestra that runs there')
   .argument('<file>', 'the file')
   .action(run(batch));
 withHosts(withJson(program.command('hosts')))

@@ -18,12 +18,19 @@ interface Question {
   link: string;
 }
 
+interface Asking {
+  /** Origin of the server that asks the hosts; nothing where it is that of the page. */
+  server: string;
+  signal: AbortSignal;
+}
+
 /** Asks for all links, a few at a time per host, again where a host had no time, until all are answered or it is called off. */
 export async function askPolitely<Q extends Question>(
   questions: readonly Q[],
-  signal: AbortSignal,
+  asking: Asking,
   answered: (question: Q, facts: Facts) => void,
 ): Promise<void> {
+  const { signal } = asking;
   const waiting = [...questions];
   const open = new Map<string, number>();
   const next = (): Q | undefined => {
@@ -39,7 +46,7 @@ export async function askPolitely<Q extends Question>(
       }
       const { host } = new URL(question.link);
       open.set(host, (open.get(host) ?? 0) + 1);
-      const facts = await ask(question.link, signal).catch(() => ({}));
+      const facts = await ask(question.link, asking).catch(() => ({}));
       open.set(host, open.get(host)! - 1);
       if (!signal.aborted) answered(question, facts);
     }
@@ -47,9 +54,9 @@ export async function askPolitely<Q extends Question>(
   await Promise.all(Array.from({ length: TOGETHER }, work));
 }
 
-async function ask(link: string, signal: AbortSignal): Promise<Facts> {
+async function ask(link: string, { server, signal }: Asking): Promise<Facts> {
   for (let tried = 1; ; tried++) {
-    const answer = await fetch('/api/resolve', {
+    const answer = await fetch(`${server}/api/resolve`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ url: link }),

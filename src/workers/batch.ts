@@ -1,4 +1,5 @@
 import { strToU8, zipSync } from 'fflate';
+import { canBeAsked } from '../core/batch/batch.ts';
 import { recogniseColumns, type Role } from '../core/batch/columns.ts';
 import { filesOut, pageOut, tableOut } from '../core/batch/out.ts';
 import {
@@ -135,10 +136,10 @@ function make(current: Batch, row: number): void {
 async function askHosts(current: Batch, signal: AbortSignal): Promise<void> {
   const { rows, settings } = current;
   const questions = rows.flatMap(({ host }, row) =>
-    host !== '' && settings.book.byId.get(host)?.card.oembed ? [{ row, link: madeFor(current, row).made.item }] : [],
+    canBeAsked(host, settings) ? [{ row, link: madeFor(current, row).made.item }] : [],
   );
   current.toAsk = questions.length;
-  await askPolitely(questions, signal, ({ row }, facts) => {
+  await askPolitely(questions, { server: '', signal }, ({ row }, facts) => {
     current.facts.set(row, facts);
     make(current, row);
     current.asked++;
