@@ -59,14 +59,11 @@ export const dumpStore = (page: Page): Promise<Record<string, unknown[]>> =>
       }),
   );
 
-/** Takes the browser's store away, as if nothing had ever been kept. */
+/** Takes the browser's store away, as somebody does who clears the data of a site, and loads the page anew. */
 export async function wipeStore(page: Page): Promise<void> {
-  await page.evaluate(
-    () =>
-      new Promise<void>((done) => {
-        const wiping = indexedDB.deleteDatabase('refenestra');
-        wiping.onsuccess = () => done();
-        wiping.onblocked = () => done();
-      }),
-  );
+  const devtools = await page.createCDPSession();
+  const { origin } = new URL(page.url());
+  await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: 'indexeddb' });
+  await devtools.detach();
+  await page.reload();
 }

@@ -285,10 +285,7 @@ describe('a bundle', () => {
       const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
       await waitForText(page, 'The bundle is saved.');
       const before = await dumpStore(page);
-      await page.goto('about:blank');
-      await page.goto(`${world.server.address}/icon.svg`);
       await wipeStore(page);
-      await page.goto(`${world.server.address}/shelf`);
       await waitForText(page, 'Nothing is kept yet');
       await press(page, 'button', 'Bundles');
       await giveFile(page, 'Bring a bundle in', bundle.path);
