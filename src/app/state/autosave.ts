@@ -5,7 +5,7 @@ import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';
 import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
 import { sameData } from './sameData.ts';
-import type { Store } from './store.ts';
+import type { State, Store } from './store.ts';
 import { noticed, storageFound } from './view.ts';
 
 const selectMaking = createSelector([selectItem, selectEmbed, selectHostFacts], (item, embed, facts) => ({ item, embed, facts }));
@@ -22,19 +22,24 @@ const selectRecord = createSelector([selectWork, selectStyle, selectSite, select
  */
 export function startAutosave(store: Store, windows = new BroadcastChannel(WRITES)): void {
   const revisions = new Map<string, number>();
+  /** The last state of works that were left before it was written. */
+  const left: Made[] = [];
+  let before = store.getState();
   let opened: unknown;
   let saved: Made | null = null;
-  let writing = false;
+  let writing: Made | true | null = null;
+  let forking = false;
   let due: ReturnType<typeof setTimeout> | undefined;
 
-  const revisionOf = (id: string): number => {
-    const { from } = store.getState().bench;
+  const noteOpened = ({ bench: { from } }: State): void => {
     if (from !== opened) revisions.set(from.id, from.revision);
     opened = from;
+  };
+  const revisionOf = (id: string): number => {
+    noteOpened(store.getState());
     return revisions.get(id) ?? 0;
   };
-  const unsaved = (): Made | null => {
-    const state = store.getState();
+  const unsaved = (state = store.getState()): Made | null => {
     if (!state.bench.touched || state.bench.present.text.trim() === '') return null;
     const record = selectRecord(state);
     // Sites and cards that were read anew make another object of it, which is no change of the work.
@@ -44,8 +49,15 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
 
   async function save(record: Made): Promise<void> {
     const revision = await saveEmbed(record, revisionOf(record.id), Date.now());
+    if (revision === null && record.id !== store.getState().bench.present.id) {
+      const id = nanoid(10);
+      await saveEmbed({ ...record, id, work: { ...record.work, id } }, 0, Date.now());
+      return;
+    }
     if (revision === null) {
+      forking = true;
       store.dispatch(forked(nanoid(10)));
+      forking = false;
       store.dispatch(noticed('forked'));
       return;
     }
@@ -63,9 +75,10 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
 
   const write = (): void => {
     due = undefined;
-    const record = unsaved();
-    if (writing || (record === null && store.getState().bench.taken === null)) return;
-    writing = true;
+    if (writing) return;
+    const record = left.shift() ?? unsaved();
+    if (record === null && store.getState().bench.taken === null) return;
+    writing = record ?? true;
     let failed = false;
     (record === null ? keepVersion() : save(record))
       .then(() => note(store, 'works'))
@@ -75,15 +88,24 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
         note(store, isFull(error) ? 'full' : 'missing');
       })
       .finally(() => {
-        writing = false;
+        writing = null;
         if (!failed) write();
       });
   };
-  store.subscribe(() => (due ??= setTimeout(write, 0)));
+  store.subscribe(() => {
+    const state = store.getState();
+    if (state.bench.present.id !== before.bench.present.id && !forking) {
+      noteOpened(before);
+      const record = unsaved(before);
+      if (record !== null && !sameData(record, writing)) left.push(record);
+    }
+    before = state;
+    due ??= setTimeout(write, 0);
+  });
 
   windows.onmessage = ({ data }: MessageEvent<Written>) => {
     const { present } = store.getState().bench;
-    if (data.id !== present.id || data.revision <= revisionOf(present.id) || unsaved() !== null || writing) return;
+    if (data.id !== present.id || data.revision <= revisionOf(present.id) || unsaved() !== null || writing !== null) return;
     void findEmbed(present.id).then((theirs) => {
       if (!theirs || unsaved() !== null || store.getState().bench.present.id !== theirs.id) return;
       revisions.set(theirs.id, theirs.revision);

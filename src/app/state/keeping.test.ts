@@ -116,6 +116,18 @@ describe('what is kept', () => {
 });
 
 describe('saving by itself', () => {
+  test('keeps the last change of a work that is left in the same moment', async () => {
+    const store = storeWithWorld();
+    startAutosave(store);
+    store.dispatch(broughtIn(LINK));
+    await vi.waitFor(async () => expect(await listEmbeds()).toHaveLength(1));
+    const first = store.getState().bench.present.id;
+    store.dispatch(changed({ change: { start: 31 } }));
+    store.dispatch(broughtIn(LINK.replace('k7wq2m9d', 'f3rryday')));
+    await vi.waitFor(async () => expect(await listEmbeds()).toHaveLength(2));
+    expect((await findEmbed(first))!.work.changes).toEqual({ start: 31 });
+  });
+
   test('writes nothing when only what it is made for is read anew', async () => {
     const store = storeWithWorld();
     startAutosave(store);
