@@ -63,7 +63,7 @@ const PATIENCE = 60_000;
 const PAUSE = 50;
 
 /** Waits until the look gives something true, and gives it. */
-async function waitFor<Seen>(what: string, look: () => Promise<Seen>, patience = PATIENCE): Promise<NonNullable<Seen>> {
+export async function waitFor<Seen>(what: string, look: () => Promise<Seen>, patience = PATIENCE): Promise<NonNullable<Seen>> {
   for (const deadline = Date.now() + patience; ; await new Promise((done) => setTimeout(done, PAUSE))) {
     // Between two looks the screen may have drawn it anew, or have gone to another address.
     const seen = await look().catch((error: unknown) => {
@@ -78,6 +78,22 @@ async function waitFor<Seen>(what: string, look: () => Promise<Seen>, patience =
 /** Waits until this holds in the page. */
 export async function until<Args extends unknown[]>(page: Page | Frame, holds: EvaluateFunc<Args>, ...args: Args): Promise<void> {
   await waitFor(`${String(holds)} with ${JSON.stringify(args)}`, () => page.evaluate(holds, ...args));
+}
+
+/**
+ * What the look gives in each frame that shows another origin's page at this address, over a session of its own: of frames
+ * that are attached in the same moment the driver's own can stay without a context for ever.
+ */
+export async function lookIntoFrames<Seen>(context: BrowserContext, address: string, look: () => Seen): Promise<Seen[]> {
+  const frames = context.targets().filter((target) => target.url() === address);
+  return Promise.all(
+    frames.map(async (target) => {
+      const session = await target.createCDPSession();
+      const { result } = await session.send('Runtime.evaluate', { expression: `(${String(look)})()`, returnByValue: true });
+      await session.detach();
+      return result.value as Seen;
+    }),
+  );
 }
 
 /** The element with this role and name, waited for. */

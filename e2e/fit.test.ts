@@ -12,7 +12,18 @@ import { FORMS } from '../src/core/write/forms/list.ts';
 import { contrastOf } from '../src/core/model/contrast.ts';
 import { readCardFiles, readSites } from '../src/standins/world.ts';
 import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
-import { find, newVisitor, press, publish, serveForeignPage, until, waitForNoText, waitForText } from './driver.ts';
+import {
+  find,
+  lookIntoFrames,
+  newVisitor,
+  press,
+  publish,
+  serveForeignPage,
+  until,
+  waitFor,
+  waitForNoText,
+  waitForText,
+} from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** Sizes as they come out in a page of somebody else, at the widths of a phone, a tablet and a desktop. */
@@ -243,14 +254,19 @@ describe('on the Bench', () => {
     await until(page, () => document.querySelectorAll('.sheet iframe').length === 3);
     const widths = await page.$$eval('.sheet iframe', (frames) => frames.map((frame) => parseFloat(frame.style.width)));
     expect(widths).toEqual([390, 820, 1280]);
-    const inner = await Promise.all(
-      (await page.$$('.sheet iframe')).map(async (frame) => {
-        const content = await (frame as never as { contentFrame: () => Promise<Page> }).contentFrame();
-        await content.waitForSelector('.slot iframe');
-        return content.$eval('.slot iframe', (embed) => embed.getBoundingClientRect().width);
-      }),
-    );
-    expect(inner).toEqual([342, 720, 720]);
+    const inner = await waitFor('an embed on each screen', async () => {
+      const preview = `${world.server.address.replace('localhost', 'preview.localhost')}/`;
+      const seen = await lookIntoFrames(context, preview, () => {
+        const embed = document.querySelector('.slot iframe');
+        return embed && { screen: innerWidth, embed: embed.getBoundingClientRect().width };
+      });
+      return seen.length === 3 && seen.every((screen) => screen !== null) ? seen : null;
+    });
+    expect(inner.toSorted((a, b) => a.screen - b.screen)).toEqual([
+      { screen: 390, embed: 342 },
+      { screen: 820, embed: 720 },
+      { screen: 1280, embed: 720 },
+    ]);
     await press(page, 'button', 'One screen');
     await until(page, () => document.querySelectorAll('.sheet iframe').length === 1);
     await find(page, 'slider', 'Width of the embed');
