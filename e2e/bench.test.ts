@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, codeOf, copyCode, openToken, type, useBench, waitForCode, waitForNoCode } from './bench.ts';
-import { find, newVisitor, paste, press, startServer, until, waitForText } from './driver.ts';
+import { find, newVisitor, paste, press, startServer, until, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -112,6 +112,29 @@ describe('settings', () => {
       await choose(page, 'then anyone’s videos', 'Related videos', 'None');
       await openToken(page, 'then no videos in part', 'Related videos');
       await waitForText(page, 'the nearest is to show only those of the same channel. (since 2024-11-18)');
+    }));
+
+  test('a finding that comes later moves none away from under the pointer', () =>
+    onBench(async (page) => {
+      const findings = (): Promise<string[]> =>
+        page.$$eval('.finding', (rows) => rows.map((row) => (row as HTMLElement).dataset.severity!));
+      await bringIn(page, `${video()}?lamp=1`);
+      await waitForText(page, 'Opening the sluice');
+      await choose(page, 'waits for a press', 'Autoplay', 'on');
+      await waitForText(page, 'It is to start by itself with sound.');
+      expect(await findings()).toEqual(['error', 'note']);
+      await press(page, 'button', 'Undo');
+      await waitForNoText(page, 'It is to start by itself with sound.');
+      await page.hover('.finding');
+      await page.keyboard.down('Control');
+      await page.keyboard.down('Shift');
+      await page.keyboard.press('z');
+      await page.keyboard.up('Shift');
+      await page.keyboard.up('Control');
+      await waitForText(page, 'It is to start by itself with sound.');
+      expect(await findings()).toEqual(['note', 'error']);
+      await page.mouse.move(5, 5);
+      await until(page, () => document.querySelector<HTMLElement>('.finding')!.dataset.severity === 'error');
     }));
 
   test('the marks of the rail move by keys and by dragging, each drag one step', () =>

@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { memo, type ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { CHECKS } from '../../../core/check/checks/list.ts';
 import { withoutParameter } from '../../../core/check/withoutParameter.ts';
 import type { Check } from '../../../core/check/rule.ts';
@@ -20,11 +20,34 @@ const withoutPlace = (finding: Finding): Finding => ({ ...finding, place: null }
 
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
-/** What would go wrong, most serious first, each with its remedy. */
+interface Row {
+  /** The check, and which of its findings this is. */
+  key: string;
+  finding: Finding;
+}
+
+function rowsOf(findings: readonly Finding[]): Row[] {
+  const times = new Map<string, number>();
+  return findings.map((finding) => {
+    const time = (times.get(finding.code) ?? 0) + 1;
+    times.set(finding.code, time);
+    return { key: `${finding.code} ${time}`, finding };
+  });
+}
+
+/** Those that were there stay in their order, and what came later stands below them. */
+function inOrder(rows: readonly Row[], before: readonly string[]): Row[] {
+  const place = ({ key }: Row): number => (before.includes(key) ? before.indexOf(key) : before.length);
+  return rows.toSorted((a, b) => place(a) - place(b));
+}
+
+/** What would go wrong, each with its remedy: most serious first, but nothing is moved away from under a pointer. */
 export function Checks(): ReactElement {
   const there = useAppSelector((state) => selectEmbed(state) !== null);
   const asked = useAppSelector((state) => selectEmbed(state)?.asked);
   const findings = useAppSelector((state) => selectEmbed(state)?.findings, sameWords) ?? [];
+  const [held, setHeld] = useState<readonly string[] | null>(null);
+  const rows = held ? inOrder(rowsOf(findings), held) : rowsOf(findings);
   const failing = new Set(findings.map((f) => f.code));
   const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
@@ -37,9 +60,16 @@ export function Checks(): ReactElement {
           </small>
         )}
       </h2>
-      <ul>
-        {findings.map((finding, i) => (
-          <FindingRow key={`${finding.code}-${i}`} finding={finding} />
+      <ul
+        onPointerEnter={() => {
+          setHeld(rows.map(({ key }) => key));
+        }}
+        onPointerLeave={() => {
+          setHeld(null);
+        }}
+      >
+        {rows.map(({ key, finding }) => (
+          <FindingRow key={key} finding={finding} />
         ))}
       </ul>
       {there && (
