@@ -10,6 +10,7 @@ const answer = z.looseObject({
   author_name: z.string().max(200).optional().catch(undefined),
   thumbnail_url: z
     .url({ protocol: /^https?$/ })
+    .max(4000)
     .optional()
     .catch(undefined),
   type: z.string().optional().catch(undefined),

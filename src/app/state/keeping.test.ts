@@ -107,6 +107,13 @@ describe('what is kept', () => {
     });
   });
 
+  test('is left as it is by a change of which it would be more than can be kept', async () => {
+    await saveEmbed(made('one'), 0, 1000);
+    const before = await findEmbed('one');
+    await expect(changeEmbeds(['one'], () => ({ tags: ['t'.repeat(41)] }), 2000)).rejects.toThrow();
+    expect(await findEmbed('one')).toEqual(before);
+  });
+
   test('is checked when it comes back: settings and forms that are none are left', () => {
     const { work } = made('one');
     const read = workSchema.parse({ ...work, changes: { start: 5, sparkle: 'on' }, form: 'hologram' });

@@ -1,6 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { proofSchema, type Proof } from '../../core/model/proof.ts';
 import {
+  joinedTags,
   pastedBackSchema,
   pictureSchema,
   savedSchema,
@@ -64,10 +65,11 @@ export async function listEmbeds(): Promise<SavedEmbed[]> {
 /** What is known of an embed besides its work: tags, placements, how far it has come. */
 export type Kept = Partial<Pick<SavedEmbed, 'tags' | 'placed' | 'stage' | 'facts'>>;
 
+/** Changes what is kept of some embeds; rejected, and none is changed, where it would be more than can be kept. */
 export async function changeEmbeds(ids: readonly string[], change: (embed: SavedEmbed) => Kept, now: number): Promise<void> {
   await database.transaction('rw', embeds, async () => {
     const found = await findEmbeds(ids);
-    await embeds.bulkPut(found.map((embed) => ({ ...embed, ...change(embed), changed: now })));
+    await embeds.bulkPut(found.map((embed) => savedSchema.parse({ ...embed, ...change(embed), changed: now })));
   });
 }
 
@@ -80,7 +82,7 @@ export async function replaceWorks(made: readonly (Made & { tags?: readonly stri
     const before = new Map((await findEmbeds(made.map(({ id }) => id))).map((embed) => [embed.id, embed]));
     const rows = made.map((one) => {
       const was = before.get(one.id);
-      const tags = [...new Set([...(was?.tags ?? []), ...(one.tags ?? [])])];
+      const tags = joinedTags(was?.tags ?? [], one.tags ?? []);
       const times = { made: was?.made ?? now, changed: now, revision: (was?.revision ?? 0) + 1 };
       return savedSchema.parse({ ...was, ...one, tags, ...times });
     });

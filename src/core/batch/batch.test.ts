@@ -2,9 +2,11 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { ROW_STATES, sayRow } from '../../messages/batch.ts';
+import { SETTINGS } from '../settings/list.ts';
+import { savedSchema } from '../shelf/saved.ts';
 import { styleSchema } from '../styles/style.ts';
 import { book, sites } from '../tests/world.ts';
-import { recogniseColumns } from './columns.ts';
+import { recogniseColumns, ROLES } from './columns.ts';
 import { filesOut, pageOut, tableOut } from './out.ts';
 import { makeRow, readCells, rowOut, workOf, type BatchSettings, type MadeRow } from './row.ts';
 import { readTable, writeTable } from './table.ts';
@@ -73,6 +75,39 @@ describe('what comes in becomes rows', () => {
     expect(readTable(atom).rows).toEqual([[VIDEO, 'T', '', '2027-01-12']]);
   });
 
+  test.each([
+    ['with a zone that is a day behind', '<pubDate>Mon, 11 Jan 2027 00:30:00 +0200</pubDate>', '2027-01-11'],
+    ['with a zone that is a day ahead', '<published>2027-01-11T23:30:00-08:00</published>', '2027-01-11'],
+    ['without the day of the week', '<pubDate>1 February 2027 06:00 GMT</pubDate>', '2027-02-01'],
+    ['with a year of two digits', '<pubDate>Mon, 11 Jan 27 06:00:00 GMT</pubDate>', '2027-01-11'],
+    ['that nobody can read', '<pubDate>soon</pubDate>', ''],
+    ['that there is not', '<pubDate>Mon, 32 Jan 2027 06:00:00 GMT</pubDate>', ''],
+  ])('the day of an entry %s is the publisher’s', (_, day, read) =>
+    expect(readTable(`<rss><channel><item><link>${VIDEO}</link>${day}</item></channel></rss>`).rows).toEqual([
+      [VIDEO, '', '', read],
+    ]),
+  );
+
+  test.each([
+    [
+      'markup in CDATA',
+      '<![CDATA[<p>The miller&#8217;s &amp; <b>wh</b>eel.</p><style>p{}</style><p>Two</p>]]>',
+      'The miller’s & wheel. Two',
+    ],
+    ['escaped markup', '&lt;p&gt;Ebb &amp;amp; flood&lt;br/&gt;slack&lt;/p&gt;', 'Ebb & flood slack'],
+    ['plain words', 'Three &lt; four, and so on', 'Three < four, and so on'],
+  ])('a description of %s is its words', (_, description, read) =>
+    expect(
+      readTable(`<rss><channel><item><link>${VIDEO}</link><description>${description}</description></item></channel></rss>`).rows,
+    ).toEqual([[VIDEO, '', read, '']]),
+  );
+
+  test('a title is markup only where Atom says so', () => {
+    const entry = (title: string): string => `<feed><entry>${title}<link href="${VIDEO}"/></entry></feed>`;
+    expect(readTable(entry('<title type="html">Ebb &amp;amp; &lt;i&gt;flood&lt;/i&gt;</title>')).rows[0]![1]).toBe('Ebb & flood');
+    expect(readTable(entry('<title>Ebb &lt;i&gt;</title>')).rows[0]![1]).toBe('Ebb <i>');
+  });
+
   test('columns are known by their names, or by what stands in them', () => {
     const named = readTable(`Episode;Share link;Client;Begin;Caption;Colour of hope\nA;${VIDEO};x;9;c;d`);
     expect(recogniseColumns(named)).toEqual(['title', 'link', 'site', 'start', 'caption', null]);
@@ -105,6 +140,22 @@ describe('a row', () => {
     expect(fourth.wrong.map(({ role }) => role)).toEqual(['site', 'start']);
     for (const row of [second, third, fourth]) expect(sayRow(row)[0]!.length).toBeGreaterThan(20);
   });
+});
+
+test('whatever stands in its cells, a row is made, and can be kept', () => {
+  const roles = [...ROLES, ...SETTINGS.map(({ id }) => id)];
+  const long = fc.constantFrom('tag '.repeat(60), 'x'.repeat(70), 'word '.repeat(9000), '9'.repeat(30));
+  const cell = fc.oneof(long, fc.string({ unit: 'binary' }), fc.constantFrom(VIDEO, '0:42', 'on', '2027-01-11', '#abc'));
+  const cells = fc.array(cell, { minLength: roles.length, maxLength: roles.length });
+  fc.assert(
+    fc.property(cells, fc.constantFrom(VIDEO, SOUND, 'nothing'), (row, link) => {
+      const read = readCells([link, ...row.slice(1)], roles, sites);
+      const { made, tags } = makeRow(workOf('t-1', read, settings), read, {}, settings);
+      const kept = { ...made, tags, made: 1, changed: 1 };
+      expect(savedSchema.safeParse(kept).error?.issues).toBeUndefined();
+    }),
+    { numRuns: 300 },
+  );
 });
 
 test('a day that there is not is told, and not used', () => {

@@ -1,18 +1,22 @@
 import { XMLParser } from 'fast-xml-parser';
 import { z } from 'zod';
+import { wordsOfMarkup } from './wordsOfMarkup.ts';
 
 /** Text of an element, whether it stands alone, has attributes, or is CDATA. */
-const words = z
-  .union([z.string(), z.number().transform(String), z.object({ '#text': z.union([z.string(), z.number()]).optional() })])
-  .transform((value) => (typeof value === 'object' ? String(value['#text'] ?? '') : value))
-  .catch('');
+const element = z
+  .union([z.string(), z.looseObject({ '#text': z.string().optional(), '@type': z.string().optional() })])
+  .transform((value) => (typeof value === 'object' ? { text: value['#text'] ?? '', type: value['@type'] } : { text: value }))
+  .catch({ text: '' });
+const words = element.transform(({ text }) => text);
+/** A title is text, unless Atom says that it is markup (RFC 4287, section 3.1.1.2). */
+const heading = element.transform(({ text, type }) => (type === 'html' ? wordsOfMarkup(text) : text.trim()));
 const reference = z.looseObject({ '@href': z.string(), '@rel': z.string().optional() });
 const link = z.union([reference, words]);
 const many = <Schema extends z.ZodType>(schema: Schema) =>
   z.preprocess((v: unknown): unknown[] => (v === undefined ? [] : Array.isArray(v) ? v : [v]), z.array(schema).max(20_000));
 
 const entry = z.looseObject({
-  title: words.default(''),
+  title: heading.default(''),
   link: many(link).catch([]),
   enclosure: z.looseObject({ '@url': z.string() }).optional().catch(undefined),
   description: words.default(''),
@@ -44,8 +48,8 @@ export function readFeed(text: string): { head: string[]; rows: string[][] } | n
   if (!entries) return null;
   const rows = entries.map((one) => [
     linkOf(one.link) ?? one.enclosure?.['@url'] ?? '',
-    one.title.trim(),
-    plainText(one.description || one.summary),
+    one.title,
+    wordsOfMarkup(one.description || one.summary),
     dayOf(one.pubDate || one.published),
   ]);
   return { head: HEAD, rows: rows.filter(([link]) => link !== '') };
@@ -58,14 +62,9 @@ function linkOf(links: z.infer<typeof entry>['link']): string | undefined {
   return found.find((one) => one.trim() !== '')?.trim();
 }
 
-/** Descriptions are often markup; only their words are taken. */
-const plainText = (text: string): string =>
-  text
-    .replace(/<[^>]{0,1000}>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-
+/** The day as it is written, which is that of the publisher: RFC 3339 (Atom), RFC 822, section 5 (RSS). */
 function dayOf(text: string): string {
-  const time = Date.parse(text);
+  const day = /^\s*(?:\d{4}-\d{2}-\d{2}|(?:[a-z]+,?\s+)?\d{1,2}\s+[a-z]{3,9}\s+\d{2,4})/i.exec(text)?.[0];
+  const time = Date.parse(`${day} UTC`);
   return Number.isNaN(time) ? '' : new Date(time).toISOString().slice(0, 10);
 }

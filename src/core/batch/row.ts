@@ -10,6 +10,7 @@ import type { HostBook } from '../hosts/book.ts';
 import { isSettingId, settingOf } from '../settings/list.ts';
 import { chosenOf, embedOf } from '../shelf/embedOf.ts';
 import { recordOf, type Made } from '../shelf/record.ts';
+import { MOST, tagsIn } from '../shelf/saved.ts';
 import { datesAhead, emptyWork, type Work, type WorkForm } from '../shelf/work.ts';
 import { styleFor, type HouseStyle } from '../styles/style.ts';
 import { isCodeForm } from '../write/forms/list.ts';
@@ -87,8 +88,8 @@ export function readCells(cells: readonly string[], roles: readonly (Role | null
     const cell = (cells[i] ?? '').trim();
     if (role === null || cell === '') return;
     if (role === 'link') read.text = cell;
-    else if (role === 'tags') read.tags = [...new Set(cell.split(/[\s,;#]+/).filter(Boolean))].slice(0, 40);
-    else if (role === 'description') read.description = cell;
+    else if (role === 'tags') read.tags = tagsIn(cell);
+    else if (role === 'description') read.description = cell.slice(0, MOST.description);
     else if (!takeChecked(read, { role, cell, sites })) read.wrong.push({ role, text: cell });
   });
   return read;

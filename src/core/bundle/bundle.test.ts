@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, test } from 'vitest';
 import { sites } from '../tests/world.ts';
@@ -103,6 +104,38 @@ describe('taking a bundle in', () => {
     ]);
     expect(made.embeds[0]!.tags).toEqual(['theirs', 'mine']);
     expect(made.versions).toMatchObject([{ embed: 'old', code: '<i>old</i>', taken: 10 }]);
+  });
+
+  test('loses nothing, whatever is here and there', () => {
+    // Two of the longest ids that differ at their very end, and a short one.
+    const ids = ['a', `${'i'.repeat(59)}1`, `${'i'.repeat(59)}2`];
+    const words = fc.tuple(fc.nat(60), fc.nat(40)).map(([from, many]) => Array.from({ length: many }, (_, i) => `${from + i}`));
+    const one = (id: string) =>
+      fc
+        .record({ code: fc.constantFrom('', 'x', 'y', 'z'), changed: fc.nat(3), revision: fc.nat(2), tags: words, pages: words })
+        .map(({ pages, ...part }) =>
+          embed(id, { ...part, placed: pages.map((page) => ({ address: `http://mill.example/${page}`, since: 1 })) }),
+        );
+    const some = fc
+      .tuple(...ids.map((id) => fc.option(one(id), { nil: undefined })))
+      .map((embeds) => bundle({ embeds: embeds.filter((e) => e !== undefined) }));
+    fc.assert(
+      fc.property(some, some, (here, there) => {
+        const made = merge(there, here, new Set(planMerge(there, here).map(stepKey)));
+        // What could not be read back could not be kept either.
+        expect(unpack(pack(made))).toEqual({ bundle: made });
+        const after = new Map([...here.embeds, ...made.embeds].map((e) => [e.id, e]));
+        expect([...after.keys()].sort()).toEqual([...new Set([...here.embeds, ...there.embeds].map(({ id }) => id))].sort());
+        expect(new Set(made.versions.map(({ id }) => id)).size).toBe(made.versions.length);
+        for (const { id, code, placed } of [...here.embeds, ...there.embeds]) {
+          const now = after.get(id)!;
+          const codes = [now.code, ...made.versions.filter((v) => v.embed === id).map((v) => v.code), ''];
+          expect(codes).toContain(code);
+          expect(now.placed.map(({ address }) => address)).toEqual(expect.arrayContaining(placed.map(({ address }) => address)));
+        }
+        for (const { id, tags } of there.embeds) expect(after.get(id)!.tags).toEqual(expect.arrayContaining(tags));
+      }),
+    );
   });
 
   test('twice changes nothing the second time', () => {

@@ -1,4 +1,4 @@
-import type { SavedEmbed, Version } from '../shelf/saved.ts';
+import { joinedTags, MOST, type SavedEmbed, type Version } from '../shelf/saved.ts';
 import type { Bundle } from './bundle.ts';
 
 export type Part = 'embeds' | 'sites' | 'styles' | 'cards' | 'preferences';
@@ -84,7 +84,7 @@ export function merge(bundle: Bundle, present: Present, chosen: ReadonlySet<stri
 
 export const stepKey = ({ part, id }: Pick<Step, 'part' | 'id'>): string => `${part} ${id}`;
 
-/** Theirs, with the pages and tags of both; without mine, theirs as it is. */
+/** Theirs, with the pages and tags of both, as many as an embed can have; without mine, theirs as it is. */
 function joined(theirs: SavedEmbed, mine: SavedEmbed | undefined): SavedEmbed {
   if (!mine) return theirs;
   const placed = [
@@ -93,8 +93,8 @@ function joined(theirs: SavedEmbed, mine: SavedEmbed | undefined): SavedEmbed {
   ];
   return {
     ...theirs,
-    placed,
-    tags: [...new Set([...theirs.tags, ...mine.tags])],
+    placed: placed.slice(0, MOST.placed),
+    tags: joinedTags(theirs.tags, mine.tags),
     revision: Math.max(theirs.revision, mine.revision) + 1,
   };
 }
@@ -104,7 +104,7 @@ const replaced = (theirs: SavedEmbed, mine: SavedEmbed | undefined): Version[] =
   mine && mine.code !== theirs.code && mine.code !== ''
     ? [
         {
-          id: `was-${mine.id}-${mine.revision}`.slice(0, 60),
+          id: `was-${mine.id}-${mine.revision}`,
           embed: mine.id,
           taken: mine.changed,
           code: mine.code,

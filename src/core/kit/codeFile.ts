@@ -1,4 +1,5 @@
 import type { Code } from '../model/code.ts';
+import { wordsIn } from '../model/words.ts';
 
 const FILES: Readonly<Record<string, [ending: string, type: string]>> = {
   markdown: ['md', 'text/markdown'],
@@ -19,7 +20,6 @@ export function fileOf(
 
 /** Small letters and digits of a title, which every system takes as a file's name. */
 export const plainName = (title: string | null): string =>
-  (title ?? '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '') || 'embed';
+  wordsIn(title ?? '')
+    .flatMap((word) => word.match(/[a-z0-9]+/g) ?? [])
+    .join('-') || 'embed';

@@ -38,6 +38,11 @@ test('as Markdown: every line of the front matter is a name and a quoted text; n
   expect(body).toBe(`\n${kit.description}\n\n${kit.code}\n`);
 });
 
+test('as Markdown: no words of a feed become markup, and a writer’s own signs stay', () => {
+  const description = '*Low* water <script>x</script> &lt;b> 3 < 4 & more';
+  expect(kitAsMarkdown({ ...kit, description })).toContain('\n*Low* water \\<script>x\\</script> \\&lt;b> 3 < 4 & more\n');
+});
+
 test('as HTML: words are words, whatever stands in them', () => {
   const html = kitAsHtml(kit);
   expect(html).toContain('<h1>Ebb: &quot;flood&quot; &lt;b&gt;</h1>');

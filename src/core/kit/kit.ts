@@ -1,3 +1,5 @@
+import { wordsIn } from '../model/words.ts';
+
 /** What belongs into a post beside the embed. Dates as `2026-11-23`. */
 export interface Kit {
   heading: string;
@@ -17,13 +19,7 @@ const LONGEST = 60;
 
 /** An address of words only: `Episode 12: The long ebb (part 2)` becomes `the-long-ebb`. */
 export function tidyAddress(title: string): string {
-  const words = title
-    .normalize('NFKD')
-    .replace(/\p{Diacritic}/gu, '')
-    .replace(/['’]/g, '')
-    .toLowerCase()
-    .split(/[^\p{Letter}\p{Number}]+/u)
-    .filter(Boolean);
+  const words = wordsIn(title);
   const telling = words.filter((word, i) => !/\d/.test(word) && !(COUNTING.has(word) && isCounted(words[i + 1])));
   return shortened(telling).join('-') || 'untitled';
 }
@@ -43,13 +39,16 @@ function shortened(words: readonly string[]): string[] {
   return taken;
 }
 
+/** What would begin markup or an entity stands behind a backslash (CommonMark 0.31, section 2.4); other signs are the writer's. */
+const escapedForMarkdown = (text: string): string => text.replace(/<(?=[a-z/!?])|&(?=#?\w+;)/gi, '\\$&');
+
 /** Markdown with YAML front matter; a JSON string is a YAML string too (YAML 1.2, section 1.3). */
 export function kitAsMarkdown({ heading, description, address, cover, date, author, code }: Kit): string {
   const front = { title: heading, slug: address, date, author, description, cover };
   const lines = Object.entries(front)
     .filter(([, value]) => value !== '')
     .map(([name, value]) => `${name}: ${JSON.stringify(value)}`);
-  return `---\n${lines.join('\n')}\n---\n\n${description === '' ? '' : `${description}\n\n`}${code}\n`;
+  return `---\n${lines.join('\n')}\n---\n\n${description === '' ? '' : `${escapedForMarkdown(description)}\n\n`}${code}\n`;
 }
 
 const ENTITIES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };

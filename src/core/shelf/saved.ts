@@ -5,10 +5,25 @@ import { workSchema } from './work.ts';
 const time = z.number();
 const id = z.string().min(1).max(60);
 
+/** How much of each an embed can have: `tag`, `address` and `description` in UTF-16 code units, the rest in number. */
+export const MOST = { tags: 40, tag: 40, placed: 1000, address: 4000, description: 20_000 } as const;
+
+/** The tags that a text names, none twice. */
+export const tagsIn = (text: string): string[] =>
+  joinedTags(
+    text
+      .split(/[\s,;#]+/)
+      .filter(Boolean)
+      .map((tag) => tag.slice(0, MOST.tag)),
+  );
+
+/** Several lists of tags as one, as many as there may be; what comes first stays. */
+export const joinedTags = (...lists: (readonly string[])[]): string[] => [...new Set(lists.flat())].slice(0, MOST.tags);
+
 export const factsSchema = z.object({
   title: z.string().max(2000).optional(),
   author: z.string().max(2000).optional(),
-  description: z.string().max(20_000).optional(),
+  description: z.string().max(MOST.description).optional(),
   duration: z.number().optional(),
   pages: z.number().optional(),
   ratio: z.string().optional(),
@@ -19,7 +34,7 @@ export const factsSchema = z.object({
 const STAGES = ['draft', 'ready', 'placed'] as const;
 
 /** A page in which an embed was placed. */
-const placementSchema = z.object({ address: z.url({ protocol: /^https?$/ }).max(4000), since: time });
+const placementSchema = z.object({ address: z.url({ protocol: /^https?$/ }).max(MOST.address), since: time });
 
 /** An embed as it is kept. */
 export const savedSchema = z.object({
@@ -39,15 +54,24 @@ export const savedSchema = z.object({
   stage: z.enum(STAGES).default('draft'),
   /** Codes of what would go wrong: not empty, and it needs a look. */
   look: z.array(z.string().max(60)).max(100).default([]),
-  tags: z.array(z.string().min(1).max(40)).max(40).default([]),
-  placed: z.array(placementSchema).max(1000).default([]),
+  tags: z.array(z.string().min(1).max(MOST.tag)).max(MOST.tags).default([]),
+  placed: z.array(placementSchema).max(MOST.placed).default([]),
   /** Counts the writes, so that two windows notice each other. */
   revision: z.number().int().min(0).default(0),
 });
 export type SavedEmbed = z.infer<typeof savedSchema>;
 
+/** Room for the id of an embed, and for what tells its versions apart. */
+const VERSION_ID = 100;
+
 /** A code that was taken away, with the work of which it was made. */
-export const versionSchema = z.object({ id, embed: id, taken: time, code: z.string(), work: workSchema });
+export const versionSchema = z.object({
+  id: z.string().min(1).max(VERSION_ID),
+  embed: id,
+  taken: time,
+  code: z.string(),
+  work: workSchema,
+});
 export type Version = z.infer<typeof versionSchema>;
 
 /** The small picture of an embed, for the Shelf. */

@@ -1,3 +1,4 @@
+import { withoutAccents } from '../model/words.ts';
 import type { SavedEmbed, State } from './saved.ts';
 import { stateOf } from './saved.ts';
 
@@ -23,13 +24,6 @@ export interface Narrowing {
 }
 
 export const NO_NARROWING: Narrowing = { text: '', kind: '', host: '', site: '', state: '', item: '', from: '', to: '' };
-
-/** `Écluse` is found by `ecluse`. */
-const plain = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{Diacritic}/gu, '')
-    .toLowerCase();
 
 /** Names by which hosts and sites are known to people. */
 export interface Names {
@@ -58,12 +52,12 @@ export function entryOf(embed: SavedEmbed, names: Names): Entry {
     ...placed.map(({ address }) => address),
     ...words,
   ];
-  return { embed, words: plain(all.join('\n')), state: stateOf(embed) };
+  return { embed, words: withoutAccents(all.join('\n')), state: stateOf(embed) };
 }
 
 /** The entries in which every word stands, in the order given. */
 export function search(entries: readonly Entry[], narrowing: Narrowing): Entry[] {
-  const wanted = plain(narrowing.text).split(/\s+/).filter(Boolean);
+  const wanted = withoutAccents(narrowing.text).split(/\s+/).filter(Boolean);
   const { kind, host, site, state, item } = narrowing;
   const from = narrowing.from === '' ? -Infinity : dayStart(narrowing.from);
   const to = narrowing.to === '' ? Infinity : dayStart(narrowing.to) + DAY;

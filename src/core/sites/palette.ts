@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Site } from '../model/site.ts';
 import { parseColour } from '../model/values.ts';
+import { distinct, wordsIn } from '../model/words.ts';
 
 type Palette = Site['palette'];
 
@@ -8,25 +9,31 @@ const share = (hex: string, at: number): number => Math.round((parseInt(hex.slic
 
 /** The palette in the Design Tokens format (W3C Design Tokens Community Group, Format 2025.10 and Color 2025.10). */
 export function paletteToTokens(palette: Palette): Record<string, unknown> {
-  const tokens = palette.map(({ name, colour }) => [
-    // A name may hold no dot or brace, nor begin with $ (Format, section 5.1.1).
-    name.replace(/[.{}]/g, ' ').replace(/^\$+/, ''),
+  // A name may hold no dot or brace, nor begin with $ (Format, section 5.1.1).
+  const names = palette.map(
+    ({ name }) =>
+      name
+        .replace(/[.{}]/g, ' ')
+        .replace(/^[\s$]+/, '')
+        .trim() || 'Colour',
+  );
+  const apart = distinct(names, ' ');
+  const tokens = palette.map(({ colour }, i) => [
+    apart[i],
     { $value: { colorSpace: 'srgb', components: [1, 3, 5].map((at) => share(colour, at)), hex: colour } },
   ]);
   return { $type: 'color', ...(Object.fromEntries(tokens) as object) };
 }
 
-/** The palette as custom properties (CSS Custom Properties 1, section 2). */
+/** The palette as custom properties (CSS Custom Properties 1, section 2); letters of any script may name them (CSS Syntax 3, section 4.2). */
 export function paletteToCss(palette: Palette): string {
-  const lines = palette.map(({ name, colour }) => `  --${idOf(name)}: ${colour};`);
+  const names = distinct(
+    palette.map(({ name }) => wordsIn(name).join('-') || 'colour'),
+    '-',
+  );
+  const lines = palette.map(({ colour }, i) => `  --${names[i]}: ${colour};`);
   return `:root {\n${lines.join('\n')}\n}\n`;
 }
-
-const idOf = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || 'colour';
 
 const components = z.object({
   colorSpace: z.literal('srgb'),

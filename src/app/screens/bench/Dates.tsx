@@ -6,6 +6,9 @@ import { selectSite, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Pane } from '../../ui/Pane.tsx';
 
+/** The last day that is written with ten signs (RFC 3339, section 5.6). */
+const LAST = '9999-12-31';
+
 /** When the item, and the page with it, come out; until then a cover can say so. */
 export function Dates({ close }: { close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
@@ -36,11 +39,21 @@ export function Dates({ close }: { close: () => void }): ReactElement {
     >
       <label>
         The public may see the item from
-        <input type="date" value={out ?? ''} onChange={(event) => set({ out: event.target.value })} />
+        <input
+          type="date"
+          value={out ?? ''}
+          max={LAST}
+          onChange={(event) => event.target.validity.valid && set({ out: event.target.value })}
+        />
       </label>
       <label>
         The page goes out on
-        <input type="date" value={pageOut ?? ''} onChange={(event) => set({ pageOut: event.target.value })} />
+        <input
+          type="date"
+          value={pageOut ?? ''}
+          max={LAST}
+          onChange={(event) => event.target.validity.valid && set({ pageOut: event.target.value })}
+        />
       </label>
       <p className="quiet">
         {out === null

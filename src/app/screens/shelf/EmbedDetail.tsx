@@ -8,7 +8,7 @@ import type { Kind } from '../../../core/model/kind.ts';
 import { nextLike } from '../../../core/shelf/next.ts';
 import { opened } from '../../state/bench.ts';
 import type { Narrowing } from '../../../core/shelf/search.ts';
-import { stateOf, type SavedEmbed } from '../../../core/shelf/saved.ts';
+import { MOST, stateOf, tagsIn, type SavedEmbed } from '../../../core/shelf/saved.ts';
 import { sayFindingCode, STATE_NAMES } from '../../../messages/shelf.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
@@ -87,11 +87,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         <small className="quiet">What belongs to the site changes with it; what belongs to the item stays.</small>
       </Part>
       <Part title="Tags">
-        <OneLine
-          label="Tags, with spaces between"
-          value={embed.tags.join(' ')}
-          keep={(text) => change({ tags: [...new Set(text.split(/[\s,#]+/).filter(Boolean))].slice(0, 40) })}
-        />
+        <OneLine label="Tags, with spaces between" value={embed.tags.join(' ')} keep={(text) => change({ tags: tagsIn(text) })} />
       </Part>
       <Part title="Placed on">
         <Placements embed={embed} change={change} />
@@ -141,7 +137,7 @@ function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Kept)
   const add = (event: SyntheticEvent): void => {
     event.preventDefault();
     const url = URL.parse(address.trim());
-    const good = url !== null && /^https?:$/.test(url.protocol);
+    const good = url !== null && /^https?:$/.test(url.protocol) && url.href.length <= MOST.address;
     setWrong(!good);
     if (!good) return;
     const others = embed.placed.filter((one) => one.address !== url.href);

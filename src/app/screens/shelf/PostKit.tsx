@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { useEffect, useState, type ReactElement } from 'react';
 import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/kit/kit.ts';
-import type { SavedEmbed } from '../../../core/shelf/saved.ts';
+import { MOST, type SavedEmbed } from '../../../core/shelf/saved.ts';
 import { loadPicture } from '../../state/world.ts';
 import { changeEmbeds } from '../../storage/embeds.ts';
 import { saveFile } from '../../ui/files.ts';
@@ -69,6 +69,7 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
                 <textarea
                   rows={part === 'code' ? 5 : 3}
                   value={kit[part]}
+                  maxLength={MOST.description}
                   readOnly={part === 'code'}
                   onChange={(event) => setKit({ ...kit, [part]: event.target.value })}
                   onBlur={part === 'description' ? keep : undefined}

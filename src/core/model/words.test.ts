@@ -1,0 +1,49 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { plainName } from '../kit/codeFile.ts';
+import { distinct, withoutAccents, wordsIn } from './words.ts';
+
+test.each([
+  ['L’écluse à marée haute (2)', ['lecluse', 'a', 'maree', 'haute', '2']],
+  ['Ebb—flood/slack', ['ebb', 'flood', 'slack']],
+  ['Прилив и отлив', ['прилив', 'и', 'отлив']],
+  [' … ', []],
+])('the words of %j', (text, words) => expect(wordsIn(text)).toEqual(words));
+
+test.each([
+  ['L’écluse: à marée haute', 'lecluse-a-maree-haute'],
+  ['水車', 'embed'],
+  [null, 'embed'],
+])('a file for %j', (title, name) => expect(plainName(title)).toBe(name));
+
+describe('whatever the texts', () => {
+  test('a name of a file is letters, digits and single hyphens between them', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), (title) => {
+        expect(plainName(title)).toMatch(/^[a-z0-9]+(?:-[a-z0-9]+)*$/);
+      }),
+    );
+  });
+
+  test('accents do not matter, and taking them away twice is as once', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), (text) => {
+        const plain = withoutAccents(text);
+        expect(withoutAccents(plain)).toBe(plain);
+        expect(withoutAccents(text.normalize('NFD'))).toBe(withoutAccents(text.normalize('NFC')));
+      }),
+    );
+  });
+
+  test('distinct ones are as many as there were, none twice, each beginning as it was', () => {
+    const text = fc.constantFrom('a', 'a-2', 'a-3', 'b', '');
+    fc.assert(
+      fc.property(fc.array(text), (texts) => {
+        const apart = distinct(texts, '-');
+        expect(new Set(apart).size).toBe(texts.length);
+        apart.forEach((one, i) => expect(one.startsWith(texts[i]!)).toBe(true));
+        expect(distinct(apart, '-')).toEqual(apart);
+      }),
+    );
+  });
+});

@@ -1,0 +1,24 @@
+/** A text in small letters without accents: `Écluse` as `ecluse` (Unicode Standard Annex 15, NFKD). */
+export const withoutAccents = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{Diacritic}/gu, '')
+    .toLowerCase();
+
+/** The words of a text without accents, letters and digits of any script; `L’écluse` is one word. */
+export const wordsIn = (text: string): string[] =>
+  withoutAccents(text)
+    .replace(/['’]/g, '')
+    .split(/[^\p{Letter}\p{Mark}\p{Number}]+/u)
+    .filter(Boolean);
+
+/** Each text as it is, or with the first number behind it, from 2 on, that makes it another than those before. */
+export function distinct(texts: readonly string[], joint: string): string[] {
+  const taken = new Set<string>();
+  return texts.map((text) => {
+    let one = text;
+    for (let count = 2; taken.has(one); count++) one = `${text}${joint}${count}`;
+    taken.add(one);
+    return one;
+  });
+}
