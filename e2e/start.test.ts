@@ -1,7 +1,9 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { text } from 'node:stream/consumers';
+import { gzipSync } from 'node:zlib';
 import { expect, test } from 'vitest';
 import { startServer } from './driver.ts';
 
@@ -37,4 +39,12 @@ test('it says in one line where it is, and stops cleanly', async () => {
   server.kill('SIGTERM');
   const [status] = (await once(server, 'close')) as [number];
   expect([status, await said]).toEqual([0, `Refenestra is at http://localhost:${port}\n`]);
+});
+
+test('the first load of the Bench brings at most 300 kB of JavaScript, gzipped', () => {
+  const built = join(import.meta.dirname, '../dist');
+  const page = readFileSync(join(built, 'index.html'), 'utf8');
+  const scripts = [...page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map(([, path]) => readFileSync(join(built, path!)));
+  expect(scripts.length).toBeGreaterThan(1);
+  expect(scripts.reduce((bytes, script) => bytes + gzipSync(script).length, 0)).toBeLessThanOrEqual(300_000);
 });

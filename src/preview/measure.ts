@@ -1,4 +1,4 @@
-import type { Measures } from '../core/sites/learnt.ts';
+import type { Measures } from '../core/sites/measures.ts';
 
 /** Widths at which a saved page is looked at. */
 const DESKTOP = 1280;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { plainName } from '../kit/codeFile.ts';
-import { distinct, withoutAccents, wordsIn } from './words.ts';
+import { withoutAccents, wordsIn } from './words.ts';
 
 test.each([
   ['L’écluse à marée haute (2)', ['lecluse', 'a', 'maree', 'haute', '2']],
@@ -31,18 +31,6 @@ describe('whatever the texts', () => {
         const plain = withoutAccents(text);
         expect(withoutAccents(plain)).toBe(plain);
         expect(withoutAccents(text.normalize('NFD'))).toBe(withoutAccents(text.normalize('NFC')));
-      }),
-    );
-  });
-
-  test('distinct ones are as many as there were, none twice, each beginning as it was', () => {
-    const text = fc.constantFrom('a', 'a-2', 'a-3', 'b', '');
-    fc.assert(
-      fc.property(fc.array(text), (texts) => {
-        const apart = distinct(texts, '-');
-        expect(new Set(apart).size).toBe(texts.length);
-        apart.forEach((one, i) => expect(one.startsWith(texts[i]!)).toBe(true));
-        expect(distinct(apart, '-')).toEqual(apart);
       }),
     );
   });

@@ -11,14 +11,3 @@ export const wordsIn = (text: string): string[] =>
     .replace(/['’]/g, '')
     .split(/[^\p{Letter}\p{Mark}\p{Number}]+/u)
     .filter(Boolean);
-
-/** Each text as it is, or with the first number behind it, from 2 on, that makes it another than those before. */
-export function distinct(texts: readonly string[], joint: string): string[] {
-  const taken = new Set<string>();
-  return texts.map((text) => {
-    let one = text;
-    for (let count = 2; taken.has(one); count++) one = `${text}${joint}${count}`;
-    taken.add(one);
-    return one;
-  });
-}

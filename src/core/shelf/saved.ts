@@ -10,12 +10,7 @@ export const MOST = { tags: 40, tag: 40, placed: 1000, address: 4000, descriptio
 
 /** The tags that a text names, none twice. */
 export const tagsIn = (text: string): string[] =>
-  joinedTags(
-    text
-      .split(/[\s,;#]+/)
-      .filter(Boolean)
-      .map((tag) => tag.slice(0, MOST.tag)),
-  );
+  joinedTags((text.match(/[^\s,;#]+/g) ?? []).map((tag) => tag.slice(0, MOST.tag)));
 
 /** Several lists of tags as one, as many as there may be; what comes first stays. */
 export const joinedTags = (...lists: (readonly string[])[]): string[] => [...new Set(lists.flat())].slice(0, MOST.tags);

@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { siteSchema } from '../model/site.ts';
 import { sites } from '../tests/world.ts';
-import { learnSite, measuresSchema, type Measures } from './learnt.ts';
+import { learnSite } from './learnt.ts';
+import { measuresSchema, type Measures } from './measures.ts';
 
 const like = sites[0]!;
 const measures: Measures = {
@@ -54,6 +56,37 @@ describe('a site as its page shows it', () => {
       followsTheme: true,
       dark: { text: '#eeeeee', ground: '#111111' },
     });
+  });
+
+  test('is never broken, whatever a page gives to be measured', () => {
+    const colour = fc.stringMatching(/^#[0-9a-f]{6}$/);
+    const looks = fc.record({ text: colour, ground: colour });
+    const any = fc.string({ unit: 'binary', maxLength: 120 });
+    const page = fc.record({
+      title: any,
+      language: fc.string({ maxLength: 20 }),
+      address: fc.oneof(
+        fc.webUrl({ withFragments: true }),
+        any,
+        fc.constantFrom('http://[::1]:80/x', 'https://a.example:99999/'),
+      ),
+      column: fc.option(fc.double({ noNaN: true, noDefaultInfinity: true })),
+      margin: fc.double({ noNaN: true, noDefaultInfinity: true }),
+      serif: fc.boolean(),
+      size: fc.double({ noNaN: true, noDefaultInfinity: true }),
+      light: looks,
+      dark: fc.option(looks),
+      colours: fc.array(fc.record({ name: any, colour }), { maxLength: 40 }),
+      sample: fc.record({ heading: any, before: any, after: any }),
+    });
+    fc.assert(
+      fc.property(page, (given) => {
+        const found = learnSite(measuresSchema.parse(given), like, 'site-x');
+        if (given.column === null) expect(found).toEqual({ wrong: 'noText' });
+        else expect(siteSchema.parse('site' in found && found.site)).toEqual('site' in found && found.site);
+      }),
+      { numRuns: 500 },
+    );
   });
 
   test('long and broken words are cut to what a site takes', () => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Site } from '../model/site.ts';
 import { parseColour } from '../model/values.ts';
-import { distinct, wordsIn } from '../model/words.ts';
+import { wordsIn } from '../model/words.ts';
 
 type Palette = Site['palette'];
 
@@ -74,4 +74,15 @@ function colourOf(value: unknown): string | undefined {
         .padStart(2, '0'),
     )
     .join('')}`;
+}
+
+/** Each text as it is, or with the first number behind it, from 2 on, that makes it another than those before. */
+function distinct(texts: readonly string[], joint: string): string[] {
+  const taken = new Set<string>();
+  return texts.map((text) => {
+    let one = text;
+    for (let count = 2; taken.has(one); count++) one = `${text}${joint}${count}`;
+    taken.add(one);
+    return one;
+  });
 }

@@ -20,25 +20,10 @@ const withoutPlace = (finding: Finding): Finding => ({ ...finding, place: null }
 
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
-interface Row {
-  /** The check, and which of its findings this is. */
-  key: string;
-  finding: Finding;
-}
-
-function rowsOf(findings: readonly Finding[]): Row[] {
-  const times = new Map<string, number>();
-  return findings.map((finding) => {
-    const time = (times.get(finding.code) ?? 0) + 1;
-    times.set(finding.code, time);
-    return { key: `${finding.code} ${time}`, finding };
-  });
-}
-
-/** Those that were there stay in their order, and what came later stands below them. */
-function inOrder(rows: readonly Row[], before: readonly string[]): Row[] {
-  const place = ({ key }: Row): number => (before.includes(key) ? before.indexOf(key) : before.length);
-  return rows.toSorted((a, b) => place(a) - place(b));
+/** Those of checks that were there stay in their order, and what came later stands below them. */
+function inOrder(findings: readonly Finding[], before: readonly string[]): readonly Finding[] {
+  const place = ({ code }: Finding): number => (before.includes(code) ? before.indexOf(code) : before.length);
+  return findings.toSorted((a, b) => place(a) - place(b));
 }
 
 /** What would go wrong, each with its remedy: most serious first, but nothing is moved away from under a pointer. */
@@ -47,7 +32,7 @@ export function Checks(): ReactElement {
   const asked = useAppSelector((state) => selectEmbed(state)?.asked);
   const findings = useAppSelector((state) => selectEmbed(state)?.findings, sameWords) ?? [];
   const [held, setHeld] = useState<readonly string[] | null>(null);
-  const rows = held ? inOrder(rowsOf(findings), held) : rowsOf(findings);
+  const shown = held ? inOrder(findings, held) : findings;
   const failing = new Set(findings.map((f) => f.code));
   const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
@@ -62,14 +47,14 @@ export function Checks(): ReactElement {
       </h2>
       <ul
         onPointerEnter={() => {
-          setHeld(rows.map(({ key }) => key));
+          setHeld(shown.map(({ code }) => code));
         }}
         onPointerLeave={() => {
           setHeld(null);
         }}
       >
-        {rows.map(({ key, finding }) => (
-          <FindingRow key={key} finding={finding} />
+        {shown.map((finding, i) => (
+          <FindingRow key={`${finding.code}-${i}`} finding={finding} />
         ))}
       </ul>
       {there && (
