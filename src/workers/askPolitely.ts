@@ -24,6 +24,30 @@ interface Asking {
   signal: AbortSignal;
 }
 
+/** What is still to be asked of one host, the last first, and how many questions to it are open. */
+interface Lane<Q> {
+  waiting: { question: Q; place: number }[];
+  open: number;
+}
+
+function lanesOf<Q extends Question>(questions: readonly Q[]): Lane<Q>[] {
+  const lanes = new Map<string, Lane<Q>>();
+  for (let place = questions.length - 1; place >= 0; place--) {
+    const question = questions[place]!;
+    const { host } = new URL(question.link);
+    const lane = lanes.get(host) ?? { waiting: [], open: 0 };
+    lanes.set(host, lane);
+    lane.waiting.push({ question, place });
+  }
+  return [...lanes.values()];
+}
+
+/** Of the hosts that may be asked now, the one whose question came first. */
+const nextLane = <Q>(lanes: readonly Lane<Q>[]): Lane<Q> | undefined =>
+  lanes
+    .filter(({ waiting, open }) => waiting.length > 0 && open < PER_HOST)
+    .sort((a, b) => a.waiting.at(-1)!.place - b.waiting.at(-1)!.place)[0];
+
 /** Asks for all links, a few at a time per host, again where a host had no time, until all are answered or it is called off. */
 export async function askPolitely<Q extends Question>(
   questions: readonly Q[],
@@ -31,27 +55,23 @@ export async function askPolitely<Q extends Question>(
   answered: (question: Q, facts: Facts) => void,
 ): Promise<void> {
   const { signal } = asking;
-  const waiting = [...questions];
-  const open = new Map<string, number>();
-  const next = (): Q | undefined => {
-    const at = waiting.findIndex(({ link }) => (open.get(new URL(link).host) ?? 0) < PER_HOST);
-    return at < 0 ? undefined : waiting.splice(at, 1)[0];
+  const lanes = lanesOf(questions);
+  const open = new Set<Promise<void>>();
+  const begin = async (lane: Lane<Q>): Promise<void> => {
+    const { question } = lane.waiting.pop()!;
+    lane.open++;
+    const facts = await ask(question.link, asking).catch(() => ({}));
+    lane.open--;
+    if (!signal.aborted) answered(question, facts);
   };
-  const work = async (): Promise<void> => {
-    while (waiting.length > 0 && !signal.aborted) {
-      const question = next();
-      if (!question) {
-        await rest(50, signal);
-        continue;
-      }
-      const { host } = new URL(question.link);
-      open.set(host, (open.get(host) ?? 0) + 1);
-      const facts = await ask(question.link, asking).catch(() => ({}));
-      open.set(host, open.get(host)! - 1);
-      if (!signal.aborted) answered(question, facts);
-    }
-  };
-  await Promise.all(Array.from({ length: TOGETHER }, work));
+  for (;;) {
+    const lane = open.size < TOGETHER && !signal.aborted ? nextLane(lanes) : undefined;
+    if (lane) {
+      const one: Promise<void> = begin(lane).finally(() => open.delete(one));
+      open.add(one);
+    } else if (open.size > 0) await Promise.race(open);
+    else return;
+  }
 }
 
 async function ask(link: string, { server, signal }: Asking): Promise<Facts> {
@@ -76,6 +96,12 @@ const askedToWait = (answer: Response): number =>
 
 const rest = (ms: number, signal: AbortSignal): Promise<void> =>
   new Promise((done) => {
-    const timer = setTimeout(done, ms);
-    signal.addEventListener('abort', () => (clearTimeout(timer), done()), { once: true });
+    const end = (): void => {
+      clearTimeout(timer);
+      // Many thousands of rests may share the signal.
+      signal.removeEventListener('abort', end);
+      done();
+    };
+    const timer = setTimeout(end, ms);
+    signal.addEventListener('abort', end);
   });
