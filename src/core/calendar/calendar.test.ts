@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { describe, expect, test } from 'vitest';
 import { savedSchema } from '../shelf/saved.ts';
@@ -43,6 +44,21 @@ describe('as an iCalendar, read back by another library', () => {
       ['2027-03-28', true, 'out-late@refenestra.invalid'],
     ]);
     expect(events[2]!.summary).toBe(`out: ${LONG}`);
+  });
+
+  test('any words come back, whatever stands in them', () => {
+    // Line ends of other systems become those that RFC 5545 knows, and control characters are none of its text (section 3.3.11).
+    const words = fc.string({
+      unit: fc.constantFrom('a', 'é', '水', '😀', ';', ',', '\\\\', ':', '"', '\n', ' ', '\\n'),
+      maxLength: 120,
+    });
+    fc.assert(
+      fc.property(words, (title) => {
+        const [written] = coming([embed('one', 'T', '2027-01-11')], '2026-11-23');
+        const event = new ICAL.Component(ICAL.parse(calendarOf([written!], () => `x${title}x`, new Date(0))) as unknown[]);
+        expect(new ICAL.Event(event.getFirstSubcomponent('vevent')!).summary).toBe(`x${title}x`);
+      }),
+    );
   });
 
   test('no line is longer than 75 octets, and all end as RFC 5545 wants (section 3.1)', () => {

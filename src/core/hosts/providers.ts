@@ -29,19 +29,26 @@ export function endpointFor(link: string, providers: Providers): string | undefi
   return undefined;
 }
 
-/**
- * oEmbed 1.0, section 2.1: a scheme is a URL in which `*` stands for anything; within the host name for
- * anything but its end. Walks piece by piece, so that no scheme can make it slow.
- */
+/** Scheme and host, which end where a path, a query or a fragment begins (RFC 3986, section 3.2), and the rest. */
+const ORIGIN = /^([a-z*+.-]*:\/\/[^/?#]*)?(.*)$/is;
+
+/** oEmbed 1.0, section 2.1: a scheme is a URL in which `*` stands for anything, but within the host name not for its end. */
 function follows(scheme: string, link: string): boolean {
-  const [first = '', ...rest] = scheme.split('*');
-  if (!link.startsWith(first)) return false;
+  const [, host = '', rest = ''] = ORIGIN.exec(scheme)!;
+  const [, linkHost = '', linkRest = ''] = ORIGIN.exec(link)!;
+  return stands(host, linkHost) && stands(rest, linkRest);
+}
+
+/** Whether a text is a pattern in which `*` stands for anything. Walks piece by piece, so that no pattern can make it slow. */
+function stands(pattern: string, text: string): boolean {
+  const [first = '', ...rest] = pattern.split('*');
+  if (!text.startsWith(first)) return false;
   let at = first.length;
   for (const piece of rest.slice(0, -1)) {
-    const found = link.indexOf(piece, at);
+    const found = text.indexOf(piece, at);
     if (found < 0) return false;
     at = found + piece.length;
   }
   const last = rest.at(-1);
-  return last === undefined ? link.length === at : link.length - last.length >= at && link.endsWith(last);
+  return last === undefined ? text.length === at : text.length - last.length >= at && text.endsWith(last);
 }

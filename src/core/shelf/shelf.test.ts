@@ -1,9 +1,13 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { KINDS } from '../model/kind.ts';
+import { SETTINGS } from '../settings/list.ts';
 import { sites } from '../tests/world.ts';
 import { aimedAt } from './aim.ts';
 import { nextLike } from './next.ts';
 import { savedSchema, stateOf } from './saved.ts';
 import { entryOf, NO_NARROWING, search, type Narrowing } from './search.ts';
+import { FORMS, type CodeFormId } from '../write/forms/list.ts';
 import { emptyWork, type Work } from './work.ts';
 
 const [mill, bakehouse] = sites as [(typeof sites)[0], (typeof sites)[0]];
@@ -29,6 +33,43 @@ describe('another site', () => {
     const own = { ...work, form: 'link' } as const;
     expect(aimedAt(own, mill, { ...bakehouse, keeps: [] }).form).toBe('link');
     expect(aimedAt(own, mill, { ...bakehouse, keeps: ['fixed'] }).form).toBe(bakehouse.form);
+  });
+});
+
+describe('whatever was set', () => {
+  const value = fc.oneof(fc.nat(500), fc.constantFrom('on', 'off', 'same', '16:9', '#2f6f7e'), fc.constant(null));
+  const changes = fc.dictionary(fc.constantFrom(...SETTINGS.map(({ id }) => id)), value, { maxKeys: 12 });
+  const form = fc.constantFrom<CodeFormId>(...FORMS.map(({ id }) => id));
+  const place = fc.record({ id: fc.constantFrom('here', 'there'), form, keeps: fc.subarray(FORMS.map(({ id }) => id)) });
+  const site = place.map((part) => ({ ...mill, ...part }));
+
+  test('aiming it at other sites and back leaves the item’s own, in a form that the site keeps', () => {
+    fc.assert(
+      fc.property(changes, form, site, site, (set, shape, here, there) => {
+        const before: Work = { ...work, changes: set, form: shape, site: here.id };
+        const once = aimedAt(before, here, there);
+        expect(Object.entries(set)).toEqual(expect.arrayContaining(Object.entries(once.changes)));
+        expect(aimedAt(aimedAt(once, there, here), here, there).changes).toEqual(once.changes);
+        expect({ ...once, changes: 0, form: 0, site: 0, style: 0 }).toEqual({
+          ...before,
+          changes: 0,
+          form: 0,
+          site: 0,
+          style: 0,
+        });
+        expect([there.form, ...(there.keeps.length > 0 ? there.keeps : [shape])]).toContain(once.form);
+      }),
+    );
+  });
+
+  test('the next one has nothing of this one’s own, and the next after it is the same', () => {
+    fc.assert(
+      fc.property(changes, fc.constantFrom(...KINDS), (set, kind) => {
+        const next = nextLike({ ...work, changes: set }, kind, 'b');
+        for (const own of ['title', 'start', 'end', 'page', 'cover', 'caption']) expect(next.changes).not.toHaveProperty(own);
+        expect(nextLike({ ...next, text: 'y' }, kind, 'b')).toEqual(next);
+      }),
+    );
   });
 });
 
@@ -79,6 +120,17 @@ describe('the search', () => {
     ['nothing', {}, ['Écluse', 'Ferry', 'Bell']],
     ['what is not there', { text: 'owl' }, []],
   ])('by %s', (_, narrowing, titles) => expect(found(narrowing)).toEqual(titles));
+
+  test('with every word more, fewer are found, in the same order', () => {
+    const word = fc.constantFrom('mill', 'e', 'tides', 'fer', 'xyz', 'É', '');
+    fc.assert(
+      fc.property(fc.array(word), word, (words, more) => {
+        const [wide, narrow] = [found({ text: words.join(' ') }), found({ text: [...words, more].join('  ') })];
+        expect(wide.filter((title) => narrow.includes(title))).toEqual(narrow);
+        expect(narrow).toEqual(wide.filter((title) => found({ text: more }).includes(title)));
+      }),
+    );
+  });
 
   test('what would go wrong needs a look, however far it has come', () =>
     expect([stateOf({ stage: 'placed', look: [] }), stateOf({ stage: 'placed', look: ['gone'] })]).toEqual(['placed', 'look']));

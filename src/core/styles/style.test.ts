@@ -1,8 +1,19 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { savedSchema } from '../shelf/saved.ts';
 import { emptyWork } from '../shelf/work.ts';
 import { restyled } from './restyle.ts';
-import { canBeStyle, carriedTo, emptyStyle, ruleFor, styleFor, styleSchema, withoutRule, withRule } from './style.ts';
+import {
+  canBeStyle,
+  carriedTo,
+  emptyStyle,
+  ruleFor,
+  styleFor,
+  styleSchema,
+  withoutRule,
+  withRule,
+  type HouseStyle,
+} from './style.ts';
 
 const related = { kind: 'video', setting: 'related', value: 'same' } as const;
 const style = withRule(withRule(emptyStyle('mill'), { ...related, reason: 'no others’' }), {
@@ -52,6 +63,28 @@ describe('what a style would change of a saved embed', () => {
     const found = restyled(embed({ changes: { accent: '#000000' } }), style)!;
     expect(found.settings).toEqual([{ setting: 'related', before: undefined, after: 'same' }]);
     expect(found.work).toMatchObject({ style: { related: 'same', accent: '#2f6f7e' }, changes: { accent: '#000000' } });
+  });
+
+  test('is nothing once it is applied, and never what somebody set by hand', () => {
+    const setting = fc.constantFrom('related', 'autoplay', 'mute', 'loop', 'accent');
+    const settings = fc.dictionary(setting, fc.constantFrom('on', 'off', 'same'));
+    const rules = fc.uniqueArray(fc.record({ setting, value: fc.constantFrom('on', 'off', 'same') }), {
+      selector: (rule) => rule.setting,
+    });
+    fc.assert(
+      fc.property(settings, settings, rules, (changes, before, given) => {
+        const one = embed({ changes, style: before });
+        const house = {
+          ...emptyStyle('mill'),
+          rules: given.map((rule) => ({ kind: 'video' as const, reason: '', ...rule })),
+        } as HouseStyle;
+        const found = restyled(one, house);
+        if (!found) return;
+        expect(found.work).toEqual({ ...one.work, style: found.work.style });
+        for (const { setting: id } of found.settings) expect(changes).not.toHaveProperty(id);
+        expect(restyled({ ...one, work: found.work }, house)).toBeNull();
+      }),
+    );
   });
 
   test('is nothing where it follows already, or where code is kept by hand', () => {
