@@ -69,7 +69,17 @@ export function keepEmbed(
     settings,
     plan: after,
     code,
-    findings: check({ item, settings, plan: after, code, site, facts, book, reached }),
+    findings: check({
+      item,
+      settings,
+      plan: after,
+      code,
+      site,
+      facts,
+      book,
+      reached,
+      inForm: inForm(item, settings, { book, site, facts }),
+    }),
     asked: wasAsked(reached),
   };
 }
@@ -85,10 +95,26 @@ export function makeEmbed(recognised: Item, asked: Settings, { book, site, form,
     settings,
     plan: planned,
     code,
-    findings: check({ item, settings, plan: planned, code, site, facts, book, reached }),
+    findings: check({
+      item,
+      settings,
+      plan: planned,
+      code,
+      site,
+      facts,
+      book,
+      reached,
+      inForm: inForm(item, settings, { book, site, facts }),
+    }),
     asked: wasAsked(reached),
   };
 }
+
+/** The code of an embed in one form or another, for checks that offer another. */
+const inForm =
+  (item: Item, settings: Settings, { book, site, facts }: Pick<Surroundings, 'book' | 'site' | 'facts'>) =>
+  (form: CodeFormId): string =>
+    write({ item, plan: plan(item, settings, book, { site, lacks: lacksOf(form) }), site, facts }, form).text;
 
 type Lacks = NonNullable<Destination['lacks']>;
 

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
@@ -8,7 +9,7 @@ import { siteSchema } from '../model/site.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
 import { QUESTIONS } from '../prove/questions/list.ts';
-import { book, sites } from '../tests/world.ts';
+import * as world from '../tests/world.ts';
 import { FORMS, isCodeForm, type CodeFormId } from '../write/forms/list.ts';
 import { withoutParameter } from './withoutParameter.ts';
 import { CHECKS } from './checks/list.ts';
@@ -16,6 +17,7 @@ import { CHECKS } from './checks/list.ts';
 const VIDEO = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 const SOUND = 'http://murmurfold.localhost:4600/quillmarsh-mill/the-mill-at-night';
 const TITLED = { title: 'T' };
+const { book, sites } = world;
 const site = sites[0]!;
 
 interface To {
@@ -154,6 +156,34 @@ const CASES: Readonly<Record<string, Case>> = {
   accentContrast: { on: SOUND, settings: { ...TITLED, accent: '#f4e9c8' }, remedy: 'Use Lichen' },
   linkForNobody: { on: ALBUM, settings: TITLED, remedy: 'Link as “T”' },
 };
+
+test('whatever else is set, one press ends what it is offered for', () => {
+  const facts = fc.record(
+    {
+      title: fc.constant('T'),
+      duration: fc.integer({ min: 1, max: 400 }),
+      pages: fc.integer({ min: 1, max: 40 }),
+      ratio: fc.constantFrom('16:9', '9:16', '1:1'),
+    },
+    { requiredKeys: [] },
+  );
+  fc.assert(
+    fc.property(world.link, world.settings, world.form, fc.tuple(world.site, facts), (from, asked, as, [on, known]) => {
+      const { item } = bringIn(from, book)[0]!;
+      const make = (given: Settings, form: CodeFormId) =>
+        makeEmbed(item!, given, { book, site: on, form, facts: known }).findings;
+      const all: Settings = { ...item!.settings, ...asked };
+      for (const { code, actual, remedy } of make(all, as)) {
+        if (remedy?.by !== 'settings' && remedy?.by !== 'form') continue;
+        const change = remedy.by === 'settings' ? remedy.change : {};
+        const given = Object.fromEntries(Object.entries({ ...all, ...change }).filter(([, value]) => value !== null)) as Settings;
+        const after = make(given, remedy.by === 'form' && isCodeForm(remedy.form) ? remedy.form : as);
+        expect(after.filter((one) => one.code === code && one.actual === actual)).toEqual([]);
+      }
+    }),
+    { numRuns: 250 },
+  );
+});
 
 describe('each further check', () => {
   test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', remedy, ...to }) => {

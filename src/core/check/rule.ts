@@ -10,6 +10,7 @@ import type { Reached } from '../reach/reached.ts';
 import type { Kind } from '../model/kind.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { SettingId, Settings } from '../settings/list.ts';
+import type { CodeFormId } from '../write/forms/list.ts';
 
 /** All that a check may look at. */
 export interface Checked {
@@ -22,6 +23,8 @@ export interface Checked {
   /** What a visitor of the site gets, where somebody has looked. */
   reached?: readonly Reached[] | undefined;
   book: HostBook;
+  /** The code as another form would be, written anew. */
+  inForm: (form: CodeFormId) => string;
 }
 
 export type Found = Omit<Finding, 'code' | 'severity'>;
