@@ -64,24 +64,7 @@ export function keepEmbed(
   const before = plan(item, item.settings, book, { site, lacks });
   const after = plan(item, settings, book, { site, lacks });
   const code = keepCode({ text, candidate, item, before, after, book, site });
-  return {
-    item,
-    settings,
-    plan: after,
-    code,
-    findings: check({
-      item,
-      settings,
-      plan: after,
-      code,
-      site,
-      facts,
-      book,
-      reached,
-      inForm: inForm(item, settings, { book, site, facts }),
-    }),
-    asked: wasAsked(reached),
-  };
+  return checked({ item, settings, plan: after, code }, { book, site, facts, reached });
 }
 
 /** Steps 3 to 5: the code for an item with what is asked for it. */
@@ -90,31 +73,19 @@ export function makeEmbed(recognised: Item, asked: Settings, { book, site, form,
   const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
   const planned = plan(item, settings, book, { site, lacks: lacksOf(form) });
   const code = write({ item, plan: planned, site, facts }, form);
-  return {
-    item,
-    settings,
-    plan: planned,
-    code,
-    findings: check({
-      item,
-      settings,
-      plan: planned,
-      code,
-      site,
-      facts,
-      book,
-      reached,
-      inForm: inForm(item, settings, { book, site, facts }),
-    }),
-    asked: wasAsked(reached),
-  };
+  return checked({ item, settings, plan: planned, code }, { book, site, facts, reached });
 }
 
-/** The code of an embed in one form or another, for checks that offer another. */
-const inForm =
-  (item: Item, settings: Settings, { book, site, facts }: Pick<Surroundings, 'book' | 'site' | 'facts'>) =>
-  (form: CodeFormId): string =>
+/** Step 5. */
+function checked(
+  { item, settings, plan: planned, code }: Pick<Embed, 'item' | 'settings' | 'plan' | 'code'>,
+  { book, site, facts, reached }: Omit<Surroundings, 'form'>,
+): Embed {
+  const inForm = (form: CodeFormId): string =>
     write({ item, plan: plan(item, settings, book, { site, lacks: lacksOf(form) }), site, facts }, form).text;
+  const findings = check({ item, settings, plan: planned, code, site, facts, book, reached, inForm });
+  return { item, settings, plan: planned, code, findings, asked: wasAsked(reached) };
+}
 
 type Lacks = NonNullable<Destination['lacks']>;
 

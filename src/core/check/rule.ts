@@ -10,7 +10,10 @@ import type { Reached } from '../reach/reached.ts';
 import type { Kind } from '../model/kind.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { SettingId, Settings } from '../settings/list.ts';
-import type { CodeFormId } from '../write/forms/list.ts';
+
+/** Forms of code that do without one thing or another that page editors take out, the best first. */
+export const SIMPLER_FORMS = ['padded', 'fixed', 'link'] as const;
+export type SimplerForm = (typeof SIMPLER_FORMS)[number];
 
 /** All that a check may look at. */
 export interface Checked {
@@ -23,8 +26,8 @@ export interface Checked {
   /** What a visitor of the site gets, where somebody has looked. */
   reached?: readonly Reached[] | undefined;
   book: HostBook;
-  /** The code as another form would be, written anew. */
-  inForm: (form: CodeFormId) => string;
+  /** The code written anew in another form. */
+  inForm: (form: SimplerForm) => string;
 }
 
 export type Found = Omit<Finding, 'code' | 'severity'>;

@@ -2,7 +2,7 @@ import type { Site } from '../../model/site.ts';
 import { compareBack } from '../../pasteBack/compare.ts';
 import type { Loss } from '../../pasteBack/loss.ts';
 import { strip } from '../../pasteBack/strip.ts';
-import { defineCheck, NOTHING } from '../rule.ts';
+import { defineCheck, NOTHING, SIMPLER_FORMS } from '../rule.ts';
 
 export const strippedBySite = defineCheck({
   id: 'strippedBySite',
@@ -15,7 +15,7 @@ export const strippedBySite = defineCheck({
     const lost = lostOf(code.text, site);
     if (lost.length === 0) return NOTHING;
     const names = lost.map((loss) => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : 'iframe'));
-    const kept = SIMPLER.filter((form) => site.keeps.length === 0 || site.keeps.includes(form));
+    const kept = SIMPLER_FORMS.filter((form) => site.keeps.length === 0 || site.keeps.includes(form));
     const form = kept.find((one) => lostOf(inForm(one), site).length === 0);
     return [
       {
@@ -27,9 +27,6 @@ export const strippedBySite = defineCheck({
     ];
   },
 });
-
-/** Forms that do without one thing or another, the best first. */
-const SIMPLER = ['padded', 'fixed', 'link'] as const;
 
 function lostOf(code: string, { strips }: Site): Loss[] {
   const left = strip(code, { ...strips, scripts: false });
