@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { launchBrowser } from '../e2e/browser.ts';
-import { find, newVisitor, press, startServer, waitForText } from '../e2e/driver.ts';
+import { find, goTo, newVisitor, press, startServer, waitForText } from '../e2e/driver.ts';
 import { forget, giveFile, savedBy } from '../e2e/files.ts';
 import { demoLinks } from '../e2e/world.ts';
 import { sayDisturbed, watchDisturbance } from './disturbed.ts';
@@ -80,12 +80,12 @@ async function fill(page: Page): Promise<void> {
 
 async function shelf(): Promise<void> {
   const { context, page } = await newVisitor(browser);
-  await page.goto(`${server.address}/shelf`);
+  await goTo(page, `${server.address}/shelf`);
   await waitForText(page, 'Nothing is kept yet');
   await fill(page);
-  await page.goto('about:blank');
+  await goTo(page, 'about:blank');
   const from = performance.now();
-  await page.goto(`${server.address}/shelf`);
+  await goTo(page, `${server.address}/shelf`);
   await page.waitForSelector('.shelf-row');
   line(`the Shelf with ${EMBEDS} embeds, from its address to its first rows`, `${Math.round(performance.now() - from)} ms`, '');
   const search = await find(page, 'searchbox', 'Search the Shelf');
@@ -169,7 +169,7 @@ async function held(page: Page): Promise<[screen: number, worker: number]> {
 
 async function batch(): Promise<void> {
   const { context, page } = await newVisitor(browser);
-  await page.goto(`${server.address}/batch`);
+  await goTo(page, `${server.address}/batch`);
   await find(page, 'button', 'Make the codes');
   await giveRows(page, ROWS);
   await page.evaluate(() => {

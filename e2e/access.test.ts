@@ -2,7 +2,7 @@ import axe from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, openToken, waitForCode, waitForNoDialog } from './bench.ts';
-import { allowClipboard, find, newVisitor, press, readClipboard, until, waitForText } from './driver.ts';
+import { allowClipboard, find, goTo, newVisitor, press, readClipboard, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -27,7 +27,7 @@ describe.each([
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: glass === 'day' ? 'light' : 'dark' }]);
-    await page.goto(world.server.address);
+    await goTo(page, world.server.address);
     await waitForText(page, 'Opening the sluice');
     expect(await page.evaluate(() => document.documentElement.dataset.glass)).toBe(glass);
     await bringIn(page, `http://lanternreel.localhost:${world.server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
@@ -88,7 +88,7 @@ describe.each([
 
 test('the whole job can be done by keyboard alone', async () => {
   const { context, page } = await newVisitor(world.browser);
-  await page.goto(world.server.address);
+  await goTo(page, world.server.address);
   await waitForText(page, 'Opening the sluice');
   await page.keyboard.press('p');
   await page.keyboard.type(`http://lanternreel.localhost:${world.server.port}/see/f3rryday`);

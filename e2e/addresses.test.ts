@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, codeOf, openBench, type, waitForCode } from './bench.ts';
-import { find, newVisitor, press, until, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, press, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -9,7 +9,7 @@ const { host } = world;
 
 async function visit(path: string, work: (page: Page) => Promise<void>): Promise<void> {
   const { context, page } = await newVisitor(world.browser);
-  await page.goto(world.server.address + path);
+  await goTo(page, world.server.address + path);
   await work(page);
   await context.close();
 }

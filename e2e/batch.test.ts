@@ -9,7 +9,7 @@ import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { readSites } from '../src/standins/world.ts';
 import { choose, codeOf } from './bench.ts';
-import { find, newVisitor, press, publish, until, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, press, publish, until, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy } from './files.ts';
 import { demoLinks, useServerAndBrowser } from './world.ts';
 
@@ -18,7 +18,7 @@ const world = useServerAndBrowser();
 
 async function visit(work: (page: Page) => Promise<void>): Promise<void> {
   const { context, page } = await newVisitor(world.browser);
-  await page.goto(`${world.server.address}/batch`);
+  await goTo(page, `${world.server.address}/batch`);
   await find(page, 'button', 'Make the codes');
   await work(page);
   await context.close();
@@ -181,14 +181,14 @@ describe('ten thousand rows', () => {
 
   test('whose tab is closed are there to be made again, and nothing of them is on the Shelf', async () => {
     const { context, page } = await newVisitor(world.browser);
-    await page.goto(`${world.server.address}/batch`);
+    await goTo(page, `${world.server.address}/batch`);
     await find(page, 'button', 'Make the codes');
     await fromFile(page, many(5000));
     await press(page, 'button', 'Make the codes');
     await find(page, 'button', 'Cancel');
     await page.close();
     const again = await context.newPage();
-    await again.goto(`${world.server.address}/batch`);
+    await goTo(again, `${world.server.address}/batch`);
     await find(again, 'button', 'Make the codes');
     await waitForText(again, '5,000 lines');
     const { embeds } = await dumpStore(again);

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, codeOf, copyCode, openToken, type, useBench, waitForCode, waitForNoCode } from './bench.ts';
-import { find, newVisitor, paste, press, startServer, until, waitForNoText, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, paste, press, reload, startServer, until, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -195,16 +195,16 @@ describe('settings', () => {
 describe('keeping', () => {
   test('a reload and a closed tab bring the work back, and the Shelf has it', async () => {
     const { context, page } = await newVisitor(world.browser);
-    await page.goto(world.server.address);
+    await goTo(page, world.server.address);
     await bringIn(page, `${host('lanternreel')}/see/f3rryday`);
     await waitForText(page, 'The ferry at first light');
     await type(page, 'from the start', 'Start time', '31');
     await new Promise((done) => setTimeout(done, 300));
-    await page.reload();
+    await reload(page);
     await waitForCode(page, 'from=31');
     await page.close();
     const again = await context.newPage();
-    await again.goto(world.server.address);
+    await goTo(again, world.server.address);
     await waitForCode(again, 'from=31');
     await press(again, 'link', 'Shelf');
     await waitForText(again, 'The ferry at first light');
@@ -226,7 +226,7 @@ describe('keeping', () => {
         throw new DOMException('not here', 'SecurityError');
       };
     });
-    await page.goto(world.server.address);
+    await goTo(page, world.server.address);
     await waitForText(page, 'This window keeps no data');
     await bringIn(page, `${host('lanternreel')}/see/f3rryday`);
     await waitForText(page, 'The ferry at first light');
@@ -237,7 +237,7 @@ describe('keeping', () => {
   test('when the server goes, it is said, and nothing is lost', async () => {
     const other = await startServer();
     const { context, page } = await newVisitor(world.browser);
-    await page.goto(other.address);
+    await goTo(page, other.address);
     await waitForText(page, 'Opening the sluice');
     await other.stop();
     await waitForText(page, 'The server of Refenestra does not answer', 15_000);

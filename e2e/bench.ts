@@ -1,10 +1,21 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { allowClipboard, find, newVisitor, paste, press, readClipboard, until, type Visitor, waitForText } from './driver.ts';
+import {
+  allowClipboard,
+  find,
+  goTo,
+  newVisitor,
+  paste,
+  press,
+  readClipboard,
+  until,
+  type Visitor,
+  waitForText,
+} from './driver.ts';
 import type { useServerAndBrowser } from './world.ts';
 
 /** Opens the Bench and waits until it can be used. */
 export async function openBench(page: Page, address: string): Promise<void> {
-  await page.goto(address);
+  await goTo(page, address);
   await find(page, 'textbox', 'Share link or embed code');
 }
 

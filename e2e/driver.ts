@@ -96,6 +96,21 @@ export async function lookIntoFrames<Seen>(context: BrowserContext, address: str
   );
 }
 
+/**
+ * Opens an address and waits until its page is loaded. Not by the driver's own way, which waits for every frame that it
+ * believes there is, and so for ever when it has missed that one went away.
+ */
+export async function goTo(page: Page, address: string): Promise<void> {
+  const devtools = await page.createCDPSession();
+  const { errorText } = await devtools.send('Page.navigate', { url: address });
+  await devtools.detach();
+  if (errorText) throw new Error(`${address} could not be opened: ${errorText}`);
+  await until(page, () => document.readyState === 'complete');
+}
+
+/** The same page once more, as after the browser's own button. */
+export const reload = (page: Page): Promise<void> => goTo(page, page.url());
+
 /** The element with this role and name, waited for. */
 export function find(page: Page, role: string, name: string): Promise<ElementHandle> {
   return waitFor(`the ${role} “${name}”`, () => page.$(`::-p-aria([name="${name}"][role="${role}"])`));

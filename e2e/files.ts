@@ -2,6 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
+import { reload } from './driver.ts';
 
 /** Files that the browser saves, and files that are given to it. */
 export interface Saved {
@@ -65,5 +66,5 @@ export async function wipeStore(page: Page): Promise<void> {
   const { origin } = new URL(page.url());
   await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: 'indexeddb' });
   await devtools.detach();
-  await page.reload();
+  await reload(page);
 }

@@ -14,6 +14,7 @@ import { readCardFiles, readSites } from '../src/standins/world.ts';
 import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
 import {
   find,
+  goTo,
   lookIntoFrames,
   newVisitor,
   press,
@@ -155,7 +156,7 @@ describe('on the Bench', () => {
   /** What comes of a paste, worked on as the publisher would, in the foreign page. */
   async function made(pasted: string, work: (page: Page) => Promise<void>, path = '/'): Promise<string> {
     const { context, page } = await newVisitor(world.browser);
-    await page.goto(world.server.address + path);
+    await goTo(page, world.server.address + path);
     if (path !== '/') await columnOf(page, 668);
     await openBench(page, world.server.address);
     await bringIn(page, pasted);

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { bringIn } from './bench.ts';
-import { find, newVisitor, press, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, press, reload, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -13,7 +13,7 @@ afterAll(() => rmSync(folder, { recursive: true }));
 
 async function visit(path: string, work: (page: Page) => Promise<void>): Promise<void> {
   const { context, page } = await newVisitor(world.browser);
-  await page.goto(world.server.address + path);
+  await goTo(page, world.server.address + path);
   await find(page, 'heading', 'Host book');
   await work(page);
   await context.close();
@@ -87,7 +87,7 @@ describe('the Host book', () => {
       await set(text.replaceAll('waymoss.localhost', 'mymoss.localhost').replace('Waymoss (copy)', 'My moss'));
       await press(page, 'button', 'Keep the card');
       await find(page, 'heading', 'My moss');
-      await page.reload();
+      await reload(page);
       await find(page, 'heading', 'My moss');
       await press(page, 'link', 'Bench');
       await waitForText(page, 'Opening the sluice');

@@ -1,7 +1,18 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, codeOf, copyCode, openBench, type, useBench, waitForNoCode } from './bench.ts';
-import { find, newVisitor, press, publish, serveForeignPage, until, waitForNoText, waitForText, watchPage } from './driver.ts';
+import {
+  find,
+  newVisitor,
+  press,
+  publish,
+  reload,
+  serveForeignPage,
+  until,
+  waitForNoText,
+  waitForText,
+  watchPage,
+} from './driver.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -182,7 +193,7 @@ test('the glass is remembered', async () => {
   const before = await page.evaluate(() => document.documentElement.dataset.glass);
   await press(page, 'button', 'Glass');
   await new Promise((done) => setTimeout(done, 300));
-  await page.reload();
+  await reload(page);
   await until(page, (was?: string) => document.documentElement.dataset.glass !== was, before);
   await context.close();
 });

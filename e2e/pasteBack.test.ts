@@ -6,7 +6,7 @@ import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
 import { STRIPPERS } from '../src/core/tests/strippers.ts';
 import { codeOf, replaceText, useBench, waitForCode, waitForNoCode, waitForNoDialog } from './bench.ts';
-import { allowClipboard, find, press, publish, readClipboard, waitForNoText, waitForText } from './driver.ts';
+import { allowClipboard, find, goTo, press, publish, readClipboard, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** What eight sites make of the code, and that the form which is offered instead survives there. */
@@ -106,7 +106,7 @@ test('what was learnt is remembered for the site, which then warns before it hap
     await waitForText(page, 'The editor of Quillmarsh Tide Mill takes this out of the code: aspect-ratio.');
     await press(page, 'button', 'Take a form that does without');
     await waitForNoText(page, 'takes this out of the code');
-    await page.goto(`${world.server.address}/sites/mill`);
+    await goTo(page, `${world.server.address}/sites/mill`);
     const field = await find(page, 'textbox', 'Style properties that it takes out');
     expect(await field.evaluate((input) => (input as HTMLInputElement).value)).toBe('aspect-ratio');
     await replaceText(page, field, 'none!');

@@ -5,7 +5,7 @@ import type { ElementHandle, Frame, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { DISOBEDIENT } from '../src/standins/lanternreel/routes.ts';
 import { bringIn, typeIn, useBench, waitForCode } from './bench.ts';
-import { find, press, waitForText } from './driver.ts';
+import { find, press, reload, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -117,7 +117,7 @@ describe('the strip', () => {
       expect(wrong(lines).length).toBe(lines.length - 1);
       await press(page, 'button', 'Yes');
       await waitForText(page, 'as you saw it');
-      await page.reload();
+      await reload(page);
       await press(page, 'button', 'Last play-through');
       await waitForText(page, 'kept with the embed');
       await waitForText(page, 'as you saw it');

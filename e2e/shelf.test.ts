@@ -5,7 +5,7 @@ import { strToU8, zipSync } from 'fflate';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, openToken, replaceText, type } from './bench.ts';
-import { find, newVisitor, paste, press, until, waitForNoText, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, paste, press, until, waitForNoText, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy, wipeStore } from './files.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -246,7 +246,7 @@ describe('two windows', () => {
     await choose(page, 'waits for a press', 'Autoplay', 'on');
     const other = await context.newPage();
     await other.setViewport({ width: 1280, height: 800 });
-    await other.goto(page.url());
+    await goTo(other, page.url());
     await waitForText(other, 'starts by itself');
     await page.bringToFront();
     await choose(page, 'with sound', 'Mute', 'on');
@@ -331,7 +331,7 @@ describe('a bundle', () => {
 
   test('whose import is cut off by a closed tab is in the store as a whole, or not at all', async () => {
     const { context, page } = await newVisitor(world.browser);
-    await page.goto(`${world.server.address}/shelf`);
+    await goTo(page, `${world.server.address}/shelf`);
     await press(page, 'button', 'Bundles');
     const path = join(tmpdir(), `many-${process.pid}.zip`);
     writeFileSync(path, zipSync({ 'bundle.json': strToU8(JSON.stringify(manyEmbeds(4000))) }));
@@ -339,7 +339,7 @@ describe('a bundle', () => {
     await press(page, 'button', 'Take 4000 in');
     await page.close();
     const again = await context.newPage();
-    await again.goto(`${world.server.address}/shelf`);
+    await goTo(again, `${world.server.address}/shelf`);
     await until(again, () => /4000 embeds|Nothing is kept yet/.test(document.body.innerText));
     const { embeds } = await dumpStore(again);
     expect([0, 4000]).toContain(embeds!.length);

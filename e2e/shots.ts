@@ -5,7 +5,7 @@ import { bringIn, choose, openBench, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
 import { demoLinks } from './world.ts';
-import { find, newVisitor, press, startServer, until, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, press, startServer, until, waitForText } from './driver.ts';
 
 /** Takes the pictures of `docs/screenshots/`, from the demo data. */
 const folder = join(import.meta.dirname, '../docs/screenshots');
@@ -164,7 +164,7 @@ async function openColours(page: Page): Promise<void> {
 }
 
 async function openBook(page: Page, path: string, words: string): Promise<void> {
-  await page.goto(new URL(path, page.url()).href);
+  await goTo(page, new URL(path, page.url()).href);
   await waitForText(page, words);
 }
 

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, codeOf, openBench, replaceText, waitForCode } from './bench.ts';
-import { find, newVisitor, press, until, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, press, reload, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** The destinations: made, changed, kept, and what the Bench makes of them. */
@@ -12,7 +12,7 @@ const world = useServerAndBrowser();
 
 async function visit(path: string, work: (page: Page) => Promise<void>): Promise<void> {
   const { context, page } = await newVisitor(world.browser);
-  await page.goto(world.server.address + path);
+  await goTo(page, world.server.address + path);
   await work(page);
   await context.close();
 }
@@ -28,12 +28,12 @@ describe('Sites', () => {
       await page.select('.site select', 'padded');
       await press(page, 'button', 'Keep the changes');
       await find(page, 'button', 'Back to the shipped one');
-      await page.reload();
+      await reload(page);
       await waitForText(page, '500 px');
       await openBench(page, world.server.address);
       await bringIn(page, `${world.host('lanternreel')}/see/k7wq2m9d`);
       await waitForText(page, 'column 500');
-      await page.goto(`${world.server.address}/sites/mill`);
+      await goTo(page, `${world.server.address}/sites/mill`);
       await press(page, 'button', 'Back to the shipped one');
       await waitForText(page, '720 px');
     }));

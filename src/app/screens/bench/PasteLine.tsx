@@ -1,4 +1,4 @@
-import type { ClipboardEvent, ReactElement } from 'react';
+import { useEffect, useRef, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { bringIn } from '../../../core/pipeline.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
@@ -11,7 +11,13 @@ const SHOWN = 20_000;
 
 export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   const dispatch = useAppDispatch();
-  const text = useAppSelector((state) => state.bench.present.text);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const { id, text } = useAppSelector((state) => state.bench.present);
+  const opened = useAppSelector((state) => !state.bench.touched);
+  // What is pasted the moment after something came onto the Bench takes its place, and is not laid behind it.
+  useEffect(() => {
+    if (opened && document.activeElement === field.current) field.current?.select();
+  }, [id, opened]);
   const { refusal } = useAppSelector(selectRecognised);
   const onPaste = (event: ClipboardEvent<HTMLTextAreaElement>): void => {
     const { selectionStart, selectionEnd, value } = event.currentTarget;
@@ -28,6 +34,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         Share link or embed code
       </label>
       <textarea
+        ref={field}
         id="paste"
         className="paste-line"
         data-paste-line
