@@ -96,11 +96,17 @@ export async function lookIntoFrames<Seen>(context: BrowserContext, address: str
   );
 }
 
+/** Milliseconds that frames get to be there wholly before their page is left. */
+const SETTLING = 3000;
+
 /**
- * Opens an address and waits until its page is loaded. Not by the driver's own way, which waits for every frame that it
- * believes there is, and so for ever when it has missed that one went away.
+ * Opens an address and waits until its page is loaded. The driver's own way waits for every frame that it believes there
+ * is, and so for ever when it has missed that one went away; and a page that is left while a frame is still being attached
+ * is lost to it, so that frames get time to settle first.
  */
 export async function goTo(page: Page, address: string): Promise<void> {
+  const looks = page.frames().map((frame) => frame.evaluate(() => document.readyState).catch(() => null));
+  await Promise.race([Promise.all(looks), new Promise((done) => setTimeout(done, SETTLING))]);
   const devtools = await page.createCDPSession();
   const { errorText } = await devtools.send('Page.navigate', { url: address });
   await devtools.detach();
