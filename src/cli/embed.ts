@@ -9,6 +9,7 @@ interface Options {
   set: string[];
   site?: string;
   form: string;
+  keepRunning?: boolean;
   hosts?: string;
   json?: boolean;
 }
@@ -30,7 +31,7 @@ export async function embed(argument: string, options: Options): Promise<number>
   const { item, plan, code, findings } = makeEmbed(
     chosen.item,
     { ...chosen.item.settings, ...asked },
-    { book, site, form, facts: {} },
+    { book, site, form, facts: {}, running: options.keepRunning ? 'keep' : null },
   );
   if (options.json) console.log(JSON.stringify({ item, plan, code: code.text, findings }, null, 2));
   else {

@@ -31,6 +31,7 @@ withHosts(withJson(program.command('embed')))
   .option('--set <name=value>', 'a setting; may be given several times', collect, [])
   .option('--site <file>', 'a site, as JSON')
   .option('--form <name>', 'form of code', 'responsive')
+  .option('--keep-running', 'keeps code that runs in what was pasted')
   .argument('[text]', 'the text, or - for standard input', '-')
   .action(run(embed));
 withHosts(withJson(program.command('check')))

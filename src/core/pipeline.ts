@@ -1,15 +1,17 @@
 import { check } from './check/check.ts';
 import type { HostBook } from './hosts/book.ts';
+import { withoutRunning, type RunningChoice } from './model/running.ts';
 import type { Candidate } from './model/candidate.ts';
 import type { Code } from './model/code.ts';
 import type { Finding } from './model/finding.ts';
 import type { Facts, Item } from './model/item.ts';
 import type { Plan } from './model/plan.ts';
 import type { Site } from './model/site.ts';
-import { keepCode } from './live/keep.ts';
+import { canKeep, keepCode } from './live/keep.ts';
 import type { Reached } from './reach/reached.ts';
 import { plan, type Destination } from './plan/plan.ts';
 import { read } from './read/read.ts';
+import { attributeRuns } from './markup/running.ts';
 import { recognise, type Recognition } from './recognise/recognise.ts';
 import { settingOf, type Settings } from './settings/list.ts';
 import { formOf, type CodeFormId } from './write/forms/list.ts';
@@ -26,6 +28,8 @@ export interface Surroundings {
   facts: Facts;
   /** What the server found at the frame address. */
   reached?: readonly Reached[] | undefined;
+  /** What was decided about code that runs in what was pasted; until then, and unless it is to be kept, it is left out. */
+  running?: RunningChoice;
 }
 
 export type Recognised = { candidate: Candidate } & Recognition;
@@ -52,38 +56,56 @@ export interface InHand {
 }
 
 /** Steps 3 to 5 with the code kept as it stands, but for the settings that differ from what it says itself. */
-export function keepEmbed(
-  { text, candidate }: InHand,
-  recognised: Item,
-  settings: Settings,
-  { book, site, facts, reached }: Omit<Surroundings, 'form'>,
-): Embed {
-  const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
+export function keepEmbed(hand: InHand, recognised: Item, settings: Settings, surroundings: Omit<Surroundings, 'form'>): Embed {
+  const { book, site, facts } = surroundings;
+  const { text, candidate, kept } = handTaken(hand, recognised, surroundings);
+  const item = facts.ratio ? { ...kept, ratio: facts.ratio } : kept;
   // What the code says already it can say.
   const lacks: Lacks = (id, value) => codeLacks(id, value) && item.settings[id] !== value;
   const before = plan(item, item.settings, book, { site, lacks });
   const after = plan(item, settings, book, { site, lacks });
   const code = keepCode({ text, candidate, item, before, after, book, site });
-  return checked({ item, settings, plan: after, code }, { book, site, facts, reached });
+  return checked({ item, settings, plan: after, code }, surroundings);
+}
+
+/** The code in hand as it may be taken away: without what runs in it, unless that is to be kept. */
+function handTaken(
+  { text, candidate }: InHand,
+  item: Item,
+  { book, running }: Pick<Surroundings, 'book' | 'running'>,
+): InHand & { kept: Item } {
+  if (!item.running || running === 'keep') return { text, candidate, kept: item };
+  const quiet = withoutRunning(text, item.running);
+  const found = bringIn(quiet, book).find((one) => one.item?.canonical === item.canonical && canKeep(one.candidate));
+  return found?.item
+    ? { text: quiet, candidate: found.candidate, kept: { ...found.item, running: item.running } }
+    : { text, candidate, kept: item };
 }
 
 /** Steps 3 to 5: the code for an item with what is asked for it. */
-export function makeEmbed(recognised: Item, asked: Settings, { book, site, form, facts, reached }: Surroundings): Embed {
+export function makeEmbed(recognised: Item, asked: Settings, surroundings: Surroundings): Embed {
+  const { book, site, form, facts, running } = surroundings;
   const settings = formOf(form).cover === 'page' ? { ...asked, load: 'ask' } : asked;
-  const item = facts.ratio ? { ...recognised, ratio: facts.ratio } : recognised;
+  const quiet = running === 'keep' ? recognised : withoutRunningAttributes(recognised);
+  const item = facts.ratio ? { ...quiet, ratio: facts.ratio } : quiet;
   const planned = plan(item, settings, book, { site, lacks: lacksOf(form) });
   const code = write({ item, plan: planned, site, facts }, form);
-  return checked({ item, settings, plan: planned, code }, { book, site, facts, reached });
+  return checked({ item, settings, plan: planned, code }, surroundings);
+}
+
+function withoutRunningAttributes(item: Item): Item {
+  const quiet = item.kept.attributes.filter((attribute) => attributeRuns(attribute, 'iframe') === null);
+  return quiet.length === item.kept.attributes.length ? item : { ...item, kept: { ...item.kept, attributes: quiet } };
 }
 
 /** Step 5. */
 function checked(
   { item, settings, plan: planned, code }: Pick<Embed, 'item' | 'settings' | 'plan' | 'code'>,
-  { book, site, facts, reached }: Omit<Surroundings, 'form'>,
+  { book, site, facts, reached, running = null }: Omit<Surroundings, 'form'>,
 ): Embed {
   const inForm = (form: CodeFormId): string =>
     write({ item, plan: plan(item, settings, book, { site, lacks: lacksOf(form) }), site, facts }, form).text;
-  const findings = check({ item, settings, plan: planned, code, site, facts, book, reached, inForm });
+  const findings = check({ item, settings, plan: planned, code, site, facts, book, reached, running, inForm });
   return { item, settings, plan: planned, code, findings, asked: wasAsked(reached) };
 }
 

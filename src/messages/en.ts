@@ -6,6 +6,7 @@ import type { Finding, Remedy } from '../core/model/finding.ts';
 import type { CardProblem } from '../core/hosts/loadCards.ts';
 import type { Item } from '../core/model/item.ts';
 import type { PlanEntry, Reason, Sent, SettingsFix, State } from '../core/model/plan.ts';
+import type { RunningKind } from '../core/model/running.ts';
 import type { Meaning } from '../core/recognise/anatomy.ts';
 import type { Reached } from '../core/reach/reached.ts';
 import { settingOf, type SettingId } from '../core/settings/list.ts';
@@ -172,11 +173,21 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   permissionMissing: ({ actual }) =>
     `The frame is not allowed ${actual.replaceAll('; ', ' and ').replaceAll('-', ' ')}, which its player wants to use.`,
   sandboxBlocks: ({ actual }) => `The sandbox lacks ${actual}: the player stays empty.`,
-  runsOwnCode: ({ actual }) => `The attribute ${actual} runs code in your page. Take it out, unless you know who wrote it.`,
+  runsOwnCode: ({ actual, expected, place }) =>
+    `${RUNNING[expected as RunningKind](actual)} ${place ? 'Leave it out, unless you know who wrote it.' : 'It was left out.'}`,
   obsoleteAttribute: ({ actual }) => `HTML has given up the attribute ${actual}. It is kept, and may do nothing.`,
   saidTwice: ({ actual }) => `“${actual}” was said twice; the first holds, and this was left out.`,
   languageDiffers: ({ actual, expected }) => `The player speaks ${actual}, and the page ${expected}.`,
   linkForNobody: () => 'Where no script runs, in mails and readers, nothing of it is shown, and no link leads to it.',
+};
+
+const RUNNING: Record<RunningKind, (name: string) => string> = {
+  handler: (name) => `The attribute ${name} runs code in your page.`,
+  script: () => 'A script that no host card knows runs code in your page.',
+  address: (name) => `The address in ${name} is code, and runs in your page.`,
+  page: (name) => `The page within ${name} runs code in your page.`,
+  refresh: () => 'A refresh leads your page elsewhere.',
+  expression: (name) => `“${name}” is code of a script component.`,
 };
 
 const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
@@ -216,7 +227,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   loadsAllAtOnce: () => 'Load when near',
   permissionMissing: () => 'Allow it',
   sandboxBlocks: () => 'Allow what it needs',
-  runsOwnCode: () => '',
+  runsOwnCode: () => 'Leave it out',
   obsoleteAttribute: () => '',
   saidTwice: () => '',
   languageDiffers: ({ expected }) => `Use ${expected}`,
@@ -238,6 +249,8 @@ const sayReached = (reached: Reached): string => REACHED[reached.code](reached a
 export const sayReason = (reason: Reason): string => REASONS[reason.code](reason as never);
 export const sayFinding = (finding: Finding): string => FINDINGS[finding.code as CheckId](finding);
 export const sayRemedy = (finding: Finding & { remedy: Remedy }): string => REMEDIES[finding.code as CheckId](finding);
+/** The other way, for those who know better. */
+export const KEEP_ALL_THE_SAME = 'Keep it all the same';
 
 /** A host card that is not taken. */
 export const sayCardProblem = ({ file, place, message }: CardProblem): string =>

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { HostCard } from '../core/hosts/card.ts';
 import type { Facts } from '../core/model/item.ts';
+import { parseRatio } from '../core/model/values.ts';
 
 /** What of an oEmbed answer (oEmbed 1.0, section 2.3.4) is taken; everything else is left. */
 const answer = z.looseObject({
@@ -35,7 +36,7 @@ export function factsFrom(data: unknown, { duration, pages }: NonNullable<HostCa
     cover,
     duration: seconds === undefined ? undefined : duration?.unit === 'ms' ? seconds / 1000 : seconds,
     pages: field(pages?.at),
-    ratio: type === 'video' && width && height ? simpleRatio(width, height) : undefined,
+    ratio: type === 'video' && width && height ? parseRatio(simpleRatio(width, height)) : undefined,
   };
 }
 

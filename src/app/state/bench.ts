@@ -51,8 +51,9 @@ function step(state: BenchState, change: Partial<Work>, gesture: string | null =
 const waits = ({ present, touched }: BenchState): boolean => present.text === '' && !touched && present.id !== NOTHING_OPENED;
 
 /** Another text: what was done to the code of the one before is not for this one. */
-const anew = ({ form }: Work): Pick<Work, 'code' | 'form' | 'style'> => ({
+const anew = ({ form }: Work): Pick<Work, 'code' | 'form' | 'style' | 'running'> => ({
   code: null,
+  running: null,
   form: form === AS_IT_STANDS ? 'responsive' : form,
   style: null,
 });
@@ -82,9 +83,11 @@ export const benchSlice = createSlice({
     chosen: (state, { payload }: PayloadAction<number>) => step(state, { ...anew(state.present), choice: payload, changes: {} }),
     /** The code was changed by hand: from now on it says what holds; `changes` are those that no code can say. */
     codeEdited: (state, { payload: { code, changes } }: PayloadAction<{ code: string; changes: SettingsFix }>) =>
-      step(state, { code, changes, form: AS_IT_STANDS }, 'code'),
+      step(state, { code, changes, form: AS_IT_STANDS, running: state.present.running === 'keep' ? 'keep' : null }, 'code'),
     /** Code is kept as it stands, with the settings laid in. */
     codeKept: (state, { payload }: PayloadAction<string>) => step(state, { code: payload, form: AS_IT_STANDS }),
+    /** What runs in what was pasted is left out, or kept all the same. */
+    runningDecided: (state, { payload }: PayloadAction<'keep' | 'leave'>) => step(state, { running: payload }),
     /** Settings were changed; `gesture` joins the steps of one drag. */
     changed: (state, { payload: { change, gesture } }: PayloadAction<{ change: SettingsFix; gesture?: string }>) =>
       step(state, { changes: { ...state.present.changes, ...change } }, gesture ?? null),
@@ -113,9 +116,13 @@ export const benchSlice = createSlice({
     followed: (state, { payload }: PayloadAction<Work>) => {
       state.present = payload;
     },
-    /** What was changed here goes on under another id. */
+    /** What was changed here goes on under another id, and so does its past: undoing brings no second copy. */
     forked: (state, { payload }: PayloadAction<string>) => {
-      state.present = { ...state.present, id: payload };
+      const { id } = state.present;
+      const renamed = (work: Work): Work => (work.id === id ? { ...work, id: payload } : work);
+      state.past = state.past.map(renamed);
+      state.future = state.future.map(renamed);
+      state.present = renamed(state.present);
     },
     undone: (state) => {
       const before = state.past.pop();
@@ -141,6 +148,7 @@ export const {
   chosen,
   codeEdited,
   codeKept,
+  runningDecided,
   changed,
   kept,
   versionKept,

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { makeBook } from '../../core/hosts/book.ts';
+import { makeBook, type HostBook } from '../../core/hosts/book.ts';
 import { stationsOf } from '../../core/hosts/stations.ts';
 import { compareCodes } from '../../core/live/compare.ts';
 import { canKeep } from '../../core/live/keep.ts';
@@ -131,13 +131,8 @@ const selectWrittenFacts = createSelector(
 );
 
 const selectSurroundings = createSelector(
-  [selectBook, selectSite, selectWrittenFacts, selectReached],
-  (book, site, facts, reached) => ({
-    book,
-    site,
-    facts,
-    reached,
-  }),
+  [selectBook, selectSite, selectWrittenFacts, selectReached, (state: State) => state.bench.present.running],
+  (book, site, facts, reached, running) => ({ book, site, facts, reached, running }),
 );
 
 /** How the code comes about: written anew in a form, or kept as it is in hand. */
@@ -166,15 +161,15 @@ const PREVIEW_DOMAIN = 'preview.localhost';
 
 /** The same as the preview shows it. */
 export const selectPreviewCode = createSelector(
-  [selectEmbed, selectItem, selectSurroundings, selectInHand],
-  (embed, item, surroundings, hand): string | null => {
+  [selectEmbed, selectItem, selectSurroundings, selectInHand, selectBook],
+  (embed, item, surroundings, hand, book): string | null => {
     if (!embed || !item) return null;
     const settings = embed.plan.entries.some((e) => e.setting === 'domain' && e.sent.length > 0)
       ? { ...embed.settings, domain: PREVIEW_DOMAIN }
       : embed.settings;
     const { form } = embed.code;
     if (form === AS_IT_STANDS && hand?.item && canKeep(hand.candidate))
-      return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand);
+      return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand, book);
     const shown = SHOWN_AS[form] ?? 'responsive';
     if (settings === embed.settings && form === shown) return embed.code.text;
     return makeEmbed(item, settings, { ...surroundings, form: shown }).code.text;
@@ -190,9 +185,9 @@ const SHOWN_AS: Readonly<Record<string, CodeFormId>> = {
 };
 
 /** Of code in hand only the embed is shown, not the page around it. */
-function onlyCode(text: string, { candidate, text: before }: Hand): string {
+function onlyCode(text: string, { candidate }: Hand, book: HostBook): string {
   if (candidate.source === 'shortcode') return '';
-  return text.slice(candidate.range[0], text.length - (before.length - candidate.range[1]));
+  return text.slice(...chosenOf(bringIn(text, book)).candidate.range);
 }
 
 export const selectCard = createSelector([selectItem, selectBook], (item, book) =>

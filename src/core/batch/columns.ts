@@ -7,39 +7,39 @@ export const ROLES = ['link', 'site', 'tags', 'description', 'out', 'pageOut'] a
 export type Role = (typeof ROLES)[number] | SettingId;
 
 /** By which names columns are known, besides the ids and labels of the settings. In small letters. */
-const NAMES: Readonly<Record<string, Role>> = {
-  link: 'link',
-  url: 'link',
-  address: 'link',
-  code: 'link',
-  embed: 'link',
-  'share link': 'link',
-  'embed code': 'link',
-  site: 'site',
-  client: 'site',
-  page: 'site',
-  tags: 'tags',
-  tag: 'tags',
-  keywords: 'tags',
-  description: 'description',
-  summary: 'description',
-  out: 'out',
-  'out on': 'out',
-  'public from': 'out',
-  published: 'pageOut',
-  'publish on': 'pageOut',
-  date: 'pageOut',
-  name: 'title',
-  episode: 'title',
-  begin: 'start',
-  from: 'start',
-  stop: 'end',
-  until: 'end',
-};
-for (const { id, label } of SETTINGS) {
-  (NAMES as Record<string, Role>)[id.toLowerCase()] ??= id;
-  (NAMES as Record<string, Role>)[label.toLowerCase()] ??= id;
-}
+const NAMES = new Map<string, Role>(
+  Object.entries({
+    link: 'link',
+    url: 'link',
+    address: 'link',
+    code: 'link',
+    embed: 'link',
+    'share link': 'link',
+    'embed code': 'link',
+    site: 'site',
+    client: 'site',
+    page: 'site',
+    tags: 'tags',
+    tag: 'tags',
+    keywords: 'tags',
+    description: 'description',
+    summary: 'description',
+    out: 'out',
+    'out on': 'out',
+    'public from': 'out',
+    published: 'pageOut',
+    'publish on': 'pageOut',
+    date: 'pageOut',
+    name: 'title',
+    episode: 'title',
+    begin: 'start',
+    from: 'start',
+    stop: 'end',
+    until: 'end',
+  } satisfies Record<string, Role>),
+);
+for (const { id, label } of SETTINGS)
+  for (const name of [id.toLowerCase(), label.toLowerCase()]) if (!NAMES.has(name)) NAMES.set(name, id);
 
 /** As many rows tell what a column is. */
 const LOOKED_AT = 50;
@@ -53,7 +53,7 @@ export function recogniseColumns({ head, rows }: Table): (Role | null)[] {
     taken.add(role);
     return role;
   };
-  const named = Array.from({ length: width }, (_, i) => take(NAMES[head?.[i]?.trim().toLowerCase() ?? ''] ?? null));
+  const named = Array.from({ length: width }, (_, i) => take(NAMES.get(head?.[i]?.trim().toLowerCase() ?? '') ?? null));
   const some = rows.slice(0, LOOKED_AT);
   return named.map(
     (role, i) => role ?? take(head === null || !taken.has('link') ? byContent(some.map((row) => row[i] ?? '')) : null),

@@ -5,6 +5,7 @@ import { describe, expect, test } from 'vitest';
 import { checkPages } from '../../messages/checkPages.ts';
 import { sayFinding, sayRemedy } from '../../messages/en.ts';
 import type { Facts } from '../model/item.ts';
+import type { RunningChoice } from '../model/running.ts';
 import { siteSchema } from '../model/site.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../pipeline.ts';
 import { SETTINGS, type Settings } from '../settings/list.ts';
@@ -26,12 +27,18 @@ interface To {
   at?: object;
   /** Whether the code is kept as it was pasted. */
   kept?: boolean;
+  running?: RunningChoice;
 }
 
-function findings(link: string, settings: Settings, facts: Facts = {}, { form = 'responsive', at = {}, kept = false }: To = {}) {
+function findings(
+  link: string,
+  settings: Settings,
+  facts: Facts = {},
+  { form = 'responsive', at = {}, kept = false, running = null }: To = {},
+) {
   const { item, candidate } = bringIn(link, book)[0]!;
   const asked = { ...item!.settings, ...settings };
-  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts };
+  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts, running };
   return (kept ? keepEmbed({ text: link, candidate }, item!, asked, to) : makeEmbed(item!, asked, { ...to, form })).findings;
 }
 
@@ -140,7 +147,7 @@ const CASES: Readonly<Record<string, Case>> = {
     kept: true,
     remedy: 'Allow it',
   },
-  runsOwnCode: { on: `<iframe src="${VIDEO}" title="T" onload="count()"></iframe>` },
+  runsOwnCode: { on: `<iframe src="${VIDEO}" title="T" onload="count()"></iframe>`, remedy: 'Leave it out' },
   obsoleteAttribute: { on: `<iframe src="${VIDEO}" title="T" scrolling="no"></iframe>` },
   saidTwice: { on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=3&amp;from=9" title="T"></iframe>' },
   languageDiffers: { on: BOOKLET, settings: { ...TITLED, language: 'nl' }, remedy: 'Use en' },
@@ -187,7 +194,8 @@ test('whatever else is set, one press ends what it is offered for', () => {
 
 describe('each further check', () => {
   test.each(Object.entries(CASES))('%s', (code, { on, settings = {}, facts = {}, form = 'responsive', remedy, ...to }) => {
-    const look = (asked: Settings, as: CodeFormId, text = on) => findings(text, asked, facts, { form: as, ...to });
+    const look = (asked: Settings, as: CodeFormId, text = on, running: RunningChoice = null) =>
+      findings(text, asked, facts, { form: as, running, ...to });
     const found = look(settings, form).find((finding) => finding.code === code);
     expect(found, JSON.stringify(look(settings, form))).toBeDefined();
     expect(sayFinding(found!).length).toBeGreaterThan(20);
@@ -197,7 +205,8 @@ describe('each further check', () => {
     const after = Object.fromEntries(Object.entries({ ...settings, ...change }).filter(([, v]) => v !== null));
     const as = fix?.by === 'form' && isCodeForm(fix.form) ? fix.form : form;
     const text = fix?.by === 'text' ? on.replace(fix.replace, fix.with) : on;
-    const left = look(after, as, text).some((finding) => finding.code === code);
+    const running = fix?.by === 'running' ? fix.choice : null;
+    const left = look(after, as, text, running).some((finding) => finding.code === code);
     expect(left).toBe(fix === undefined || fix.by === 'asking');
   });
 

@@ -8,6 +8,7 @@ import type { Plan } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import type { Reached } from '../reach/reached.ts';
 import type { Kind } from '../model/kind.ts';
+import type { RunningChoice } from '../model/running.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { SettingId, Settings } from '../settings/list.ts';
 
@@ -26,6 +27,8 @@ export interface Checked {
   /** What a visitor of the site gets, where somebody has looked. */
   reached?: readonly Reached[] | undefined;
   book: HostBook;
+  /** What was decided about code that runs in what was pasted. */
+  running: RunningChoice;
   /** The code written anew in another form. */
   inForm: (form: SimplerForm) => string;
 }

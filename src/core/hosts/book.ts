@@ -1,4 +1,7 @@
 import { parseTemplate } from 'url-template';
+import { compileShape } from './shape.ts';
+import { own } from '../model/own.ts';
+import type { Running } from '../model/running.ts';
 import type { SettingId } from '../settings/list.ts';
 import {
   NAME_IN_PATTERN,
@@ -48,7 +51,7 @@ type Template = (values: Readonly<Record<string, string>>) => string;
 
 export interface CompiledCard {
   card: HostCard;
-  shapes: ReadonlyMap<string, RegExp>;
+  shapes: ReadonlyMap<string, (text: string) => boolean>;
   targets: ReadonlyMap<string, CompiledTarget>;
   /** Settings that hold over a change of domain, by the domain group that stands for them. */
   byOrigin: readonly { setting: SettingId; group: OriginGroup; value: string }[];
@@ -119,6 +122,12 @@ export function makeBook(cards: readonly HostCard[]): HostBook {
 /** The address of a script, in whichever scheme it is loaded. */
 export const scriptKey = (src: string): string => src.replace(/^(?:https?:)?\/\//i, '').replace(/[?#].*$/, '');
 
+/** Whether something that runs is none of the scripts that cards name. */
+export const isStrange =
+  ({ byScript }: HostBook) =>
+  ({ address }: Running): boolean =>
+    address === undefined || !byScript.has(scriptKey(address));
+
 function codeTargets(cards: Iterable<CompiledCard>): Pick<HostBook, 'byScript' | 'byShortcode'> {
   const byScript = new Map<string, CodeTarget[]>();
   const byShortcode = new Map<string, CodeTarget[]>();
@@ -153,7 +162,7 @@ function compileCard(card: HostCard): CompiledCard {
   const settings = Object.entries(card.settings) as [SettingId, CardSetting][];
   return {
     card,
-    shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, new RegExp(`^(?:${shape})$`)])),
+    shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, compileShape(shape)])),
     targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(card, name, target)])),
     byOrigin: settings.flatMap(([setting, use]) =>
       use.in === 'origin' ? Object.entries<OriginGroup>(use.words).map(([value, group]) => ({ setting, group, value })) : [],
@@ -174,21 +183,25 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     target,
     holdsLink: target.frame?.includes('{canonical}') ?? false,
     shareReads: share?.reads ?? [],
-    canonical: compileTemplate(target.canonical),
-    frame: target.frame === undefined ? null : compileTemplate(target.frame),
+    canonical: compileTemplate(absolute(target.canonical, card, 'share')),
+    frame: target.frame === undefined ? null : compileTemplate(absolute(target.frame, card, 'frame')),
   };
 }
+
+/** A template from / on is of the host itself. */
+const absolute = (source: string, card: HostCard, group: OriginGroup): string =>
+  source.startsWith('/') ? (originOf(card, group) ?? Object.values(card.origins)[0]![0]!) + source : source;
 
 /** RFC 6570 expansion; where a template holds nothing but plain `{name}`, its parts are laid out once. */
 function compileTemplate(source: string): Template {
   const parts = source.split(/\{(\w+)\}/);
   if (parts.some((part, i) => i % 2 === 0 && /[{}]/.test(part))) {
     const template = parseTemplate(source);
-    return (values) => template.expand(values);
+    return (values) => template.expand(Object.assign(Object.create(null), values) as Record<string, string>);
   }
   return (values) => {
     let text = parts[0]!;
-    for (let i = 1; i < parts.length; i += 2) text += encodeValue(values[parts[i]!] ?? '') + parts[i + 1]!;
+    for (let i = 1; i < parts.length; i += 2) text += encodeValue(own(values, parts[i]!) ?? '') + parts[i + 1]!;
     return text;
   };
 }
@@ -227,7 +240,7 @@ function compileForm(card: CompiledCard, form: LinkForm): CompiledForm {
 
 /** A capture of a fixed shape says more than one that takes anything. */
 function shapeWeight(card: HostCard, names: readonly string[]): number {
-  return names.filter((name) => /\{\d+\}$/.test(card.identifiers[name]?.shape ?? '')).length;
+  return names.filter((name) => /\{\d+\}$/.test(own(card.identifiers, name)?.shape ?? '')).length;
 }
 
 /**

@@ -48,12 +48,69 @@ describe('a card that is wrong is refused at the place of the error', () => {
     ['a shape that could be slow', (c) => (c.identifiers.id.shape = '(a+)+'), 'identifiers.id.shape', 'classes such as'],
     ['a kind that is none', (c) => (c.targets.tune.kind = 'smell'), 'targets.tune.kind', 'video'],
     ['a link form without an example', (c) => (c.links[0]!.examples = []), 'links[0].examples', '>=1'],
+    ['a frame that is code', (c) => (c.targets.tune.frame = 'javascript:alert({id})'), 'targets.tune.frame', 'http://'],
+    ['a frame whose scheme is put in', (c) => (c.targets.tune.frame = '{id}:x'), 'targets.tune.frame', 'http://'],
+    ['a canonical link of another scheme', (c) => (c.targets.tune.canonical = 'data:{id}'), 'targets.tune.canonical', 'http://'],
+    ['a template that is none', (c) => (c.targets.tune.frame = 'https://tinhorn.example/{id'), 'targets.tune.frame', 'braces'],
+    ['names that adjoin', (c) => (c.links[0]!.path = '/t/:id{:id}'), 'links[0].path', 'text between'],
+    [
+      'script code that runs by an attribute',
+      (c) =>
+        Object.assign(c.targets.tune, {
+          script: { src: 'https://tinhorn.example/x.js', element: 'div', attributes: { onclick: 'x()' } },
+        }),
+      'targets.tune.script.attributes.onclick',
+      'runs code',
+    ],
+    [
+      'script code that leads to code',
+      (c) =>
+        Object.assign(c.targets.tune, {
+          script: { src: 'https://tinhorn.example/x.js', element: 'a', attributes: { href: 'JavaScript:x()' } },
+        }),
+      'targets.tune.script.attributes.href',
+      'run code',
+    ],
+    [
+      'a setting in an attribute that runs code',
+      (c) => (c.settings = { loop: { in: 'attribute', name: 'onload', spelling: { form: 'text' } } }),
+      'settings.loop.name',
+      'runs code',
+    ],
     ['a part that is none', (c) => (c.sparkle = true), '', 'sparkle'],
   ])('%s', (_, change, place, words) => {
     const { cards, problems } = load(change);
     expect(cards).toEqual([]);
     expect(problems.map((p) => p.place)).toContain(place);
     expect(problems.map((p) => p.message).join()).toContain(words);
+  });
+
+  test('names that every object has are names like others', () => {
+    const { cards, problems } = load((c) => {
+      c.id = 'constructor';
+      Object.assign(c, { identifiers: { constructor: { ...c.identifiers.id } }, targets: { valueOf: { ...c.targets.tune } } });
+      Object.assign(c.targets, {
+        valueOf: {
+          ...(c.targets as Record<string, object>).valueOf,
+          id: ['constructor'],
+          canonical: 'https://tinhorn.example/t/{constructor}',
+          frame: '/{constructor}{hasOwnProperty}',
+        },
+      });
+      c.links[0]!.target = 'valueOf';
+      c.links[0]!.path = '/t/:constructor';
+    });
+    expect(problems).toEqual([]);
+    const { item } = bringIn('https://tinhorn.example/t/abc', makeBook(cards))[0]!;
+    expect(item).toMatchObject({ id: 'abc', frame: 'https://play.tinhorn.example/abc' });
+    expect(
+      bringIn(
+        '<iframe src="https://tinhorn.example/t/abc" constructor="x" referrerpolicy="constructor" toString></iframe>',
+        makeBook(cards),
+      )[0]!.item,
+    ).toBeDefined();
+    const gone = load((c) => ((c.links[0]!.target = 'constructor'), (c.links[0]!.path = '/t/:constructor')));
+    expect(gone.problems.map(({ place }) => place)).toEqual(['links[0].target', 'links[0]']);
   });
 
   test('and as it stands, it is right', () => expect(load(() => undefined).problems).toEqual([]));

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { KINDS, SCOPES } from '../model/kind.ts';
+import { runsAsAddress } from '../model/running.ts';
 import { isSettingId, type SettingId } from '../settings/list.ts';
 
 /**
@@ -12,7 +13,19 @@ const date = z.iso.date();
 const originAddress = z
   .string()
   .regex(/^https?:\/\/[a-z0-9.-]+(:\d{1,5})?$/, 'an origin is scheme and host, such as https://media.example');
-const template = z.string().min(1).max(400).describe('URI Template, RFC 6570');
+/** Whatever is put in, what comes out is an address of the web, or a path of the host's own. */
+const template = z
+  .string()
+  .min(1)
+  .max(400)
+  .regex(/^(?:https?:\/\/[^\s{}/?#]|\/)/i, 'an address begins with http://, https:// or /')
+  .refine(isTemplate, 'this is no URI Template: braces hold names, as in /watch/{id}')
+  .describe('URI Template, RFC 6570; from / on, it is of the first frame or share origin');
+
+function isTemplate(source: string): boolean {
+  const braces = source.replace(/\{[+#./;?&]?[A-Za-z_]\w*(?::\d{1,4}|\*)?(?:,[A-Za-z_]\w*(?::\d{1,4}|\*)?)*\}/g, '');
+  return !/[{}]/.test(braces);
+}
 const settingId = z.string().refine(isSettingId, 'no setting has this id; `cli -- settings` lists them');
 const groups = ['share', 'short', 'mobile', 'frame', 'reduced'] as const;
 const originGroup = z.enum(groups);
@@ -62,13 +75,23 @@ const identifier = z.strictObject({
 });
 
 /** Attributes of a placeholder or a short code: `{capture}`, `{canonical}`, or the words themselves. */
-const fixedAttributes = z.record(z.string().regex(/^[a-z][a-z0-9-]*$/), z.string().max(200));
+const fixedAttributes = z.record(
+  z.string().regex(/^(?!on)[a-z][a-z0-9-]*$/, 'an attribute is small letters, digits and -, and none that runs code'),
+  z
+    .string()
+    .max(200)
+    .refine((value) => !runsAsAddress(value), 'this would run code in the page'),
+);
+const attributePrefix = z
+  .string()
+  .max(30)
+  .regex(/^(?!on)(?:[a-z][a-z0-9-]*)?$/, 'a prefix is small letters, digits and -');
 
 const script = z.strictObject({
   src: z.url({ protocol: /^https?$/ }).describe('The script that turns the placeholder into the embed'),
   element: z.enum(['div', 'a', 'blockquote']),
   attributes: fixedAttributes.describe('Attributes that say which item it is'),
-  prefix: z.string().max(30).default('').describe('Stands before the name of a setting in its attribute'),
+  prefix: attributePrefix.default('').describe('Stands before the name of a setting in its attribute'),
   picture: template.optional().describe('A picture shown until the script has run'),
 });
 
@@ -116,6 +139,11 @@ const target = z.strictObject({
   allow: z.array(z.string().regex(/^[a-z-]+$/)).describe('Permissions Policy features that its player needs'),
 });
 
+const FEW_NAMES = 'at most three :names in one segment, each with text between';
+const fewNames = (segment: string): boolean => namesIn(segment).length <= 3 && !ADJOINING.test(segment);
+/** Two names with nothing between them could be told apart in many ways. */
+const ADJOINING = /:[A-Za-z]\w*\}?\{?:[A-Za-z]/;
+
 const link = z.strictObject({
   id: word,
   name: sentence,
@@ -125,10 +153,10 @@ const link = z.strictObject({
     .string()
     .startsWith('/')
     .max(200)
-    .refine((path) => path.split('/').every((segment) => namesIn(segment).length <= 3), 'at most three :names in one segment')
+    .refine((path) => path.split('/').every(fewNames), FEW_NAMES)
     .describe('URL Pattern: literal text and :names'),
   query: z
-    .record(z.string(), z.string())
+    .record(z.string(), z.string().max(200).refine(fewNames, FEW_NAMES))
     .default({})
     .describe('Parameters that must be there: literal text and :names, as in a path'),
   framed: z.boolean().default(false).describe('Whether this is the frame address, with the settings in it'),
@@ -138,7 +166,7 @@ const link = z.strictObject({
     .default([])
     .describe('Settings that the link carries; in the path, the name is that of a capture'),
   refused: z.strictObject({ why: sentence, remedy: sentence }).optional(),
-  examples: z.array(z.url()).min(1),
+  examples: z.array(z.url({ protocol: /^https?$/ })).min(1),
 });
 
 const honoured = z.strictObject({
@@ -212,19 +240,30 @@ export const cardSchema = z
   })
   .superRefine((card, context) => {
     card.links.forEach((form, i) => {
-      if (!card.targets[form.target])
+      if (!Object.hasOwn(card.targets, form.target))
         context.addIssue({ code: 'custom', path: ['links', i, 'target'], message: `no target is called "${form.target}"` });
       for (const group of form.on)
         if (!card.origins[group])
           context.addIssue({ code: 'custom', path: ['links', i, 'on'], message: `the card has no "${group}" origins` });
       for (const name of capturesOf(form))
-        if (!card.identifiers[name] && name !== form.wraps && !form.reads.some((r) => r.in === 'path' && r.name === name))
+        if (
+          !Object.hasOwn(card.identifiers, name) &&
+          name !== form.wraps &&
+          !form.reads.some((r) => r.in === 'path' && r.name === name)
+        )
           context.addIssue({
             code: 'custom',
             path: ['links', i],
             message: `"${name}" is captured, but has no shape in identifiers`,
           });
     });
+    for (const [id, use] of Object.entries(card.settings))
+      if (use && use.in === 'attribute' && !ATTRIBUTE.test(use.name))
+        context.addIssue({
+          code: 'custom',
+          path: ['settings', id, 'name'],
+          message: 'an attribute is letters, digits, - and _, and none that runs code',
+        });
     for (const [name, { frame, script }] of Object.entries(card.targets))
       if (!frame && !script)
         context.addIssue({ code: 'custom', path: ['targets', name], message: 'it has neither a frame address nor script code' });
@@ -238,6 +277,8 @@ export type HonouredSetting = z.infer<typeof honoured>;
 export type CardSetting = NonNullable<HostCard['settings'][SettingId]>;
 export type OriginGroup = (typeof groups)[number];
 export type PlayerMessages = NonNullable<HostCard['player']>;
+
+const ATTRIBUTE = /^(?!on)[a-z][\w-]*$/i;
 
 /** Names that a link form captures from path and query. */
 export function capturesOf(form: Pick<LinkForm, 'path' | 'query'>): string[] {

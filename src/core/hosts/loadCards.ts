@@ -26,13 +26,16 @@ export function loadCards(files: readonly { name: string; text: string }[]): { c
 function loadCard(file: string, value: unknown, { cards, problems }: { cards: HostCard[]; problems: CardProblem[] }): void {
   const result = cardSchema.safeParse(value);
   if (result.success) return void cards.push(result.data);
-  for (const { path, message } of result.error.issues)
+  for (const issue of result.error.issues) {
+    const { path } = issue;
+    const message = issue.code === 'invalid_key' ? (issue.issues[0]?.message ?? issue.message) : issue.message;
     problems.push({
       file,
       place: showPath(path),
       path: path.map((key) => (typeof key === 'number' ? key : String(key))),
       message,
     });
+  }
 }
 
 function readJson(text: string): { value: unknown } | { message: string } {

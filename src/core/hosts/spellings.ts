@@ -1,3 +1,4 @@
+import { own } from '../model/own.ts';
 import { isoTime, parseTime, showTime, unitTime } from '../model/time.ts';
 import { parseColour, type SettingValue } from '../model/values.ts';
 import type { Spelling } from './card.ts';
@@ -34,8 +35,8 @@ const FORMS: Record<Exclude<Spelling['form'], 'words' | 'list'>, Form> = {
 
 /** The value as the host spells it, or undefined where it has no word for it. */
 export function spell(spelling: Spelling, value: SettingValue): string | undefined {
-  if (spelling.form === 'words') return spelling.words[String(value)];
-  if (spelling.form === 'list') return String(value).replaceAll(',', spelling.separator);
+  if (spelling.form === 'words') return own(spelling.words, String(value));
+  if (spelling.form === 'list') return String(value).split(',').join(spelling.separator);
   return FORMS[spelling.form].write(value);
 }
 

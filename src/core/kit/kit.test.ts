@@ -1,3 +1,6 @@
+import fc from 'fast-check';
+import { fromMarkdown } from 'mdast-util-from-markdown';
+import { runs } from '../tests/world.ts';
 import { describe, expect, test } from 'vitest';
 import { blockOf } from './block.ts';
 import { kitAsHtml, kitAsMarkdown, tidyAddress } from './kit.ts';
@@ -60,4 +63,60 @@ describe('several codes as one block', () => {
     expect(blockOf(['<a>1</a><script>a</script>', '<a>2</a><script>b</script>'], 0)).toBe(
       '<a>1</a>\n<a>2</a>\n<script>a</script>\n<script>b</script>',
     ));
+});
+
+test('no link in a description leads anywhere but to the web and to mails', () => {
+  const piece = fc.constantFrom(
+    '[',
+    ']',
+    '(',
+    ')',
+    '![',
+    '](',
+    ']: ',
+    '[a]',
+    'a',
+    ' ',
+    '\n',
+    '\n\n',
+    '\\',
+    '<',
+    '>',
+    '`',
+    '*',
+    ':',
+    '&colon;',
+    '&#58;',
+    'javascript:x()',
+    'JavaScript:x()',
+    'java\\script:x',
+    'data:text/html,x',
+    'vbscript:x',
+    'https://media.example/a',
+    'mailto:a@media.example',
+    '<script>',
+    '<img src=x onerror=x()>',
+  );
+  const description = fc.array(piece, { minLength: 1, maxLength: 14 }).map((parts) => parts.join(''));
+  fc.assert(
+    fc.property(description, (text) => {
+      const markdown = kitAsMarkdown({
+        heading: 'H',
+        description: text,
+        address: 'h',
+        cover: '',
+        date: '',
+        author: '',
+        code: '',
+      });
+      const body = markdown.slice(markdown.indexOf('---', 3) + 4);
+      const look = (node: { type: string; url?: string; children?: unknown[] }): void => {
+        expect(node.type, body).not.toBe('html');
+        if (node.url !== undefined) expect(node.url, body).not.toMatch(/^(?!https?:|mailto:)[a-z][a-z0-9+.-]*:/i);
+        for (const child of node.children ?? []) look(child as never);
+      };
+      look(fromMarkdown(body));
+    }),
+    runs(2000),
+  );
 });

@@ -39,8 +39,28 @@ function shortened(words: readonly string[]): string[] {
   return taken;
 }
 
-/** What would begin markup or an entity stands behind a backslash (CommonMark 0.31, section 2.4); other signs are the writer's. */
-const escapedForMarkdown = (text: string): string => text.replace(/<(?=[a-z/!?])|&(?=#?\w+;)/gi, '\\$&');
+/**
+ * What would begin markup or an entity stands behind a backslash (CommonMark 0.31, section 2.4), and so does what would
+ * begin a link to anything but the web or a mail; other signs are the writer's.
+ */
+const escapedForMarkdown = (text: string): string =>
+  text.replace(/<(?=[a-z/!?])|&(?=#?\w+;)|\](?=\(|\s*:)/gi, (sign, at: number) =>
+    isEscaped(text, at) || (sign === ']' && isHarmless(destinationAfter(text, at))) ? sign : `\\${sign}`,
+  );
+
+/** Whether a backslash stands before the sign that is none of a pair itself. */
+function isEscaped(text: string, at: number): boolean {
+  let before = at;
+  while (text.charAt(before - 1) === '\\') before--;
+  return (at - before) % 2 === 1;
+}
+
+/** Where a link, or the definition of one, leads: what follows `](` or `]:` (CommonMark 0.31, sections 4.7 and 6.3). */
+const destinationAfter = (text: string, bracket: number): string =>
+  /^\]\s*[(:][\s<\\]*([^\s)>]*)/.exec(text.slice(bracket, bracket + 2000))![1]!.replace(/\\(?=[!-/:-@[-`{-~])/g, '');
+
+/** An address of the web or of a mail, or one without a scheme. */
+const isHarmless = (address: string): boolean => /^(?:https?|mailto):/i.test(address) || !/^[^/?#]*:/.test(address);
 
 /** Markdown with YAML front matter; a JSON string is a YAML string too (YAML 1.2, section 1.3). */
 export function kitAsMarkdown({ heading, description, address, cover, date, author, code }: Kit): string {

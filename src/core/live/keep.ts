@@ -44,7 +44,7 @@ export function keepCode(kept: Kept): Code {
     after: slots(after, attributesAlone && after.box.mode === 'fixed'),
     ratio: unwrapped || after.box.height.by !== 'ratio' ? null : after.box.height.ratio,
   });
-  return { form: AS_IT_STANDS, framed: true, ...rewritten };
+  return { form: AS_IT_STANDS, framed: true, markup: true, ...rewritten };
 }
 
 function slotsFor({ item, candidate, book, site }: Kept, plan: Plan, fixed: boolean): Slots {

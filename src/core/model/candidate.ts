@@ -1,3 +1,5 @@
+import type { Running } from './running.ts';
+
 /** A half-open range of UTF-16 code units in the text that was brought in: `[from, to)`. */
 export type Range = readonly [from: number, to: number];
 
@@ -71,5 +73,7 @@ export interface Candidate {
   /** A wrapper whose padding holds the ratio: `16:9`, where the padding stands, and the style of what is around it. */
   wrapper?: { ratio: string; padding: Range; outer?: string };
   repairs: readonly Repair[];
+  /** What runs in the code that was brought in: within the candidate, and around it where the text is no whole page. */
+  running?: readonly Running[];
   refusal?: Refusal;
 }

@@ -15,6 +15,8 @@ export interface Code {
   form: string;
   /** Whether a frame, or an element of our own, stands in it; otherwise it is words and addresses. */
   framed: boolean;
+  /** Whether it is HTML as it stands. */
+  markup: boolean;
   text: string;
   map: readonly Mark[];
 }

@@ -12,6 +12,8 @@ export type Remedy =
   | { by: 'parameter'; drop: string }
   /** Another form of code does it. */
   | { by: 'form'; form: string }
+  /** What runs is left out, or kept all the same. */
+  | { by: 'running'; choice: 'leave' | 'keep' }
   /** The publisher's own words are needed: the setting is opened. */
   | { by: 'asking'; setting: SettingId };
 
@@ -21,9 +23,13 @@ export interface Finding {
   severity: Severity;
   /** Where in the code. */
   place: Range | null;
+  /** Where in what was brought in, if it is not in the code. */
+  inText?: Range;
   actual: string;
   expected: string;
   /** What the server found out about the frame address. */
   reached?: Reached;
   remedy?: Remedy;
+  /** The other way, for those who know better. */
+  otherwise?: Remedy;
 }

@@ -1,6 +1,7 @@
 import type { Settings } from '../settings/list.ts';
 import type { Attribute } from './candidate.ts';
 import type { Kind, Scope } from './kind.ts';
+import type { Running } from './running.ts';
 
 /** A parameter of an address: decoded, and as it was written. */
 export interface Parameter {
@@ -45,6 +46,8 @@ export interface Item {
   unknown: readonly Parameter[];
   dropped: readonly Dropped[];
   kept: Kept;
+  /** What runs in the code that it was read from, but for the scripts of hosts that cards know. */
+  running?: readonly Running[];
   /** Names of other cards that claim this link just as well. */
   rivals?: readonly string[];
 }

@@ -15,7 +15,8 @@ export const siteSchema = z.strictObject({
   name: z.string().min(1).max(80),
   /** Address of its pages; its scheme decides what browsers load in them. */
   address: z.url({ protocol: /^https?$/ }),
-  language: z.string().min(2).max(20),
+  /** BCP 47. */
+  language: z.string().regex(/^[a-z]{2,3}(?:-[A-Za-z0-9]{2,8}){0,3}$/, 'a language is written en, or pt-BR'),
   column: z.number().int().min(200).max(2000),
   margin: z.number().int().min(0).max(200),
   breakpoints: z.strictObject({

@@ -1,4 +1,5 @@
 import { elementsOf, type Element } from './markup.ts';
+import { own } from '../model/own.ts';
 import type { Loss } from './loss.ts';
 
 /**
@@ -56,8 +57,8 @@ function nearest(element: Element, free: ReadonlySet<Element>): Element | undefi
 
 const alike = (name: string, a: Element, b: Element): boolean =>
   name === 'style'
-    ? Object.keys(a.style).some((property) => a.style[property] === b.style[property])
-    : a.attributes[name] === b.attributes[name];
+    ? Object.keys(a.style).some((property) => a.style[property] === own(b.style, property))
+    : a.attributes[name] === own(b.attributes, name);
 
 const isSame = (a: Element, b: Element): boolean => a.tag === b.tag && a.attributes.src === b.attributes.src;
 
@@ -65,19 +66,19 @@ function differences(was: Element, now: Element): Loss[] {
   const { tag } = was;
   const losses: Loss[] = [];
   for (const [name, value] of Object.entries(was.attributes)) {
-    const found = now.attributes[name];
+    const found = own(now.attributes, name);
     if (found === undefined) losses.push({ code: 'attributeGone', tag, name, was: value });
     else if (name === 'style') losses.push(...styleDifferences(was, now));
     else if (found !== value) losses.push({ code: 'attributeChanged', tag, name, was: value, now: found });
   }
   for (const [name, value] of Object.entries(now.attributes))
-    if (was.attributes[name] === undefined) losses.push({ code: 'attributeNew', tag, name, now: value });
+    if (own(was.attributes, name) === undefined) losses.push({ code: 'attributeNew', tag, name, now: value });
   return losses;
 }
 
 function styleDifferences({ tag, style }: Element, now: Element): Loss[] {
   return Object.entries(style).flatMap(([name, was]): Loss[] => {
-    const found = now.style[name];
+    const found = own(now.style, name);
     if (found === undefined) return [{ code: 'propertyGone', tag, name, was }];
     return plain(found) === plain(was) ? [] : [{ code: 'propertyChanged', tag, name, was, now: found }];
   });

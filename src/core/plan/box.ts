@@ -1,9 +1,12 @@
+import { own } from '../model/own.ts';
 import type { Box } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import type { Asked } from './asked.ts';
 
 const USUAL_RATIO = '16:9';
 const USUAL_WIDTH = 640;
+/** Of a host whose card tells no height for what is usual. */
+const USUAL_HEIGHT = 300;
 
 /** How wide and how high the frame stands in the site's column. */
 export function planBox(asked: Asked, site: Site | null): Box {
@@ -29,6 +32,6 @@ function planHeight({ settings, item, target }: Asked): Pick<Box, 'height' | 'he
   if (fit?.by === 'content' || fit?.by === 'number') return { height: { by: 'number', pixels: fit.height }, heightFrom: 'item' };
   if (fit?.by !== 'steps') return { height: { by: 'ratio', ratio: item.ratio ?? USUAL_RATIO }, heightFrom: 'item' };
   const chosen = settings[fit.setting];
-  const pixels = fit.heights[String(chosen ?? fit.usual)] ?? fit.heights[fit.usual]!;
+  const pixels = own(fit.heights, String(chosen ?? fit.usual)) ?? own(fit.heights, fit.usual) ?? USUAL_HEIGHT;
   return { height: { by: 'number', pixels }, heightFrom: chosen === undefined ? 'item' : fit.setting };
 }

@@ -1,3 +1,4 @@
+import { own } from '../model/own.ts';
 import type { PlanEntry, ScriptPlan } from '../model/plan.ts';
 import type { Asked } from './asked.ts';
 
@@ -22,7 +23,7 @@ export function planScript({ item, settings, card, target }: Asked, entries: rea
   const script = target?.target.script;
   if (!card || !script || item.frame !== null) return null;
   const values: Readonly<Record<string, string>> = { ...item.captures, canonical: withUnknown(item) };
-  const fill = (template: string): string => template.replace(/\{(\w+)\}/g, (_, name: string) => values[name] ?? '');
+  const fill = (template: string): string => template.replace(/\{(\w+)\}/g, (_, name: string) => own(values, name) ?? '');
   const attributes: ScriptPlan['attributes'][number][] = Object.entries(script.attributes).map(([name, template]) => ({
     name,
     value: fill(template),

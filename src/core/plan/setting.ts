@@ -1,7 +1,8 @@
 import { isHonoured } from '../hosts/book.ts';
 import { byElement, onPlaceholder } from '../hosts/byElement.ts';
-import type { CardSetting, HonouredSetting } from '../hosts/card.ts';
+import type { HonouredSetting } from '../hosts/card.ts';
 import { spell } from '../hosts/spellings.ts';
+import { own } from '../model/own.ts';
 import type { Item } from '../model/item.ts';
 import type { PlanEntry, Reason, Sent, State } from '../model/plan.ts';
 import type { SettingValue } from '../model/values.ts';
@@ -18,15 +19,14 @@ export function planSetting(id: SettingId, asked: Asked): PlanEntry {
 }
 
 function settle(id: SettingId, value: SettingValue, { item, card, target }: Asked): Outcome {
-  const own = card?.card.settings[id];
-  if (needsNoHost(id) && !isHonoured(own)) return doHere(id, value, { item, target });
+  const use = card?.card.settings[id];
+  if (needsNoHost(id) && !isHonoured(use)) return doHere(id, value, { item, target });
   if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
   if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
-  const use: CardSetting | undefined = own;
   if (!use) return ['not offered', { code: 'hostLacks', host: card.card.name }];
   if (use.in === 'nowhere') return ['not offered', { code: 'withdrawn', since: use.since, note: use.note }];
-  if (use.in === 'origin') return byOrigin(use.words[String(value)], value === use.usual, card.card.name);
+  if (use.in === 'origin') return byOrigin(own(use.words, String(value)), value === use.usual, card.card.name);
   return isHonoured(use) ? honour(use, value, { item, card }) : ['not offered', { code: 'hostLacks', host: card.card.name }];
 }
 
@@ -78,7 +78,7 @@ function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<
 function companions(use: HonouredSetting, { frame, captures }: Item): Sent[] {
   const held = new URLSearchParams(frame?.split('?')[1] ?? '');
   return Object.entries(use.with).flatMap(([name, template]) => {
-    const capture = captures[template.replace(/^\{|\}$/g, '')];
+    const capture = own(captures, template.replace(/^\{|\}$/g, ''));
     return capture === undefined || held.has(name) ? [] : [{ in: 'query' as const, name, value: capture }];
   });
 }

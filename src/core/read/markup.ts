@@ -1,7 +1,7 @@
 import type { Candidate, PlacedAttribute, Range, Refusal } from '../model/candidate.ts';
 import { readAddress, readLinks } from './links.ts';
 import { missingQuote } from './quotes.ts';
-import { findTags, type Tag } from './tags.ts';
+import { findTags, type Tag } from '../markup/tags.ts';
 import { findWrapper } from './wrapper.ts';
 
 /** Elements that embed something by themselves, and what belongs to them. */

@@ -3,6 +3,8 @@ import type { Repair } from '../model/candidate.ts';
 /** A text put right so that it can be read as markup, with the way back to the places in the text that was brought in. */
 export interface Mended {
   text: string;
+  /** The same before values in braces became quoted ones; places are the same in both. */
+  braced: string;
   repairs: readonly Repair[];
   /** Where a place of the mended text stands in the one that was brought in. */
   origin: (place: number) => number;
@@ -24,7 +26,7 @@ export function mend(text: string): Mended {
       mended = apply(mended);
       repairs.push(repair);
     }
-  return { text: mended, repairs, origin: unescaped.origin };
+  return { text: mended, braced: unescaped.text, repairs, origin: unescaped.origin };
 }
 
 interface Mender {

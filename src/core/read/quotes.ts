@@ -1,5 +1,5 @@
 import type { PlacedAttribute, Range, Repair } from '../model/candidate.ts';
-import type { Tag } from './tags.ts';
+import type { Tag } from '../markup/tags.ts';
 
 /**
  * A quote that is missing in `src`. At its end, the value runs on over the name of the next attribute, whose

@@ -1,8 +1,10 @@
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
+import type { Running } from '../model/running.ts';
 import { readLinks } from './links.ts';
 import { readMarkdownLink } from './markdown.ts';
 import { readMarkup } from './markup.ts';
 import { mend, type Mended } from './mend.ts';
+import { attributeRuns, findExpressions, findRunning } from '../markup/running.ts';
 import { readShortcodes } from './shortcodes.ts';
 
 /** The longest text that is read, in UTF-16 code units: a large web page, several times over. */
@@ -26,9 +28,36 @@ function readCode(text: string): Candidate[] {
   const alone = readMarkdownLink(text);
   if (alone) return [alone];
   const mended = mend(text);
-  const found = mended.text.includes('<') ? readMarkup(mended.text) : readShortcodes(mended.text);
+  const found = withRunning(mended.text.includes('<') ? readMarkup(mended.text) : readShortcodes(mended.text), mended);
   if (mended.repairs.length === 0) return found;
   return found.map((candidate) => replaced(candidate, mended));
+}
+
+/** A page in earnest: what runs in it is its own affair, and only the embeds are looked at. */
+const PAGE = /<(?:!doctype|html|head)\b/i;
+
+/** The candidates with what runs in them, and around them. */
+function withRunning(found: Candidate[], { text, braced, repairs }: Mended): Candidate[] {
+  const jsx = repairs.some(({ code }) => code === 'jsx') ? findExpressions(braced) : [];
+  const page = PAGE.test(text);
+  const around = page ? [] : [...findRunning(text), ...jsx];
+  return found.map((candidate) => {
+    const running = page ? runningWithin(candidate, text) : [...around, ...runningCode(candidate)];
+    return running.length === 0 ? candidate : { ...candidate, running };
+  });
+}
+
+function runningWithin({ range: [from, to] }: Candidate, text: string): Running[] {
+  return findRunning(text.slice(from, to)).map((one) => ({ ...one, range: [one.range[0] + from, one.range[1] + from] }));
+}
+
+/** A short code is no markup, but its attributes become some. */
+function runningCode({ source, attributes }: Candidate): Running[] {
+  if (source !== 'shortcode') return [];
+  return attributes.flatMap((attribute) => {
+    const kind = attributeRuns(attribute, 'iframe');
+    return kind ? [{ kind, name: attribute.name, range: attribute.whole }] : [];
+  });
 }
 
 /** The candidate with its ranges in the text that was brought in, and what had to be put right before it could be read. */
@@ -43,6 +72,7 @@ function replaced(candidate: Candidate, { origin, repairs }: Mended): Candidate 
     ...(candidate.holder && { holder: place(candidate.holder) }),
     ...(candidate.tag && { tag: back(candidate.tag) }),
     ...(candidate.wrapper && { wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding) } }),
+    ...(candidate.running && { running: candidate.running.map((one) => ({ ...one, range: back(one.range) })) }),
     repairs: [...repairs, ...candidate.repairs],
   };
 }

@@ -2,6 +2,7 @@ import type { CompiledForm, HostBook } from '../hosts/book.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import { splitFeatures } from '../model/features.ts';
 import type { Item, Parameter } from '../model/item.ts';
+import { own } from '../model/own.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { SettingId } from '../settings/list.ts';
 import { decode, splitAddress } from './address.ts';
@@ -135,7 +136,7 @@ function parameterMeaning(parameter: Parameter, match: LinkMatch | null, seen: S
 /** The card's word for a capture, or for the capture that a parameter holds. */
 function identityName({ card, form, query }: CompiledForm, name: string): string | null {
   const capture = query.find((q) => q.name === name)?.names[0] ?? name;
-  return capture === form.wraps ? null : (card.card.identifiers[capture]?.name ?? name);
+  return capture === form.wraps ? null : (own(card.card.identifiers, capture)?.name ?? name);
 }
 
 /** Attributes: settings of the frame or of the host, what says which item it is, and what is not known. */
@@ -161,11 +162,11 @@ function codeMeaning({ name, value }: PlacedAttribute, { host, target, form }: I
   const card = book.byId.get(host!)!;
   const found = { card, target: card.targets.get(target!)! };
   const { attributes, prefix } = codeOf(found, form === 'script');
-  const template = attributes[name];
+  const template = own(attributes, name);
   if (template !== undefined)
-    return { role: 'identity', name: card.card.identifiers[template.replace(/[{}]/g, '')]?.name ?? null };
-  const own = ON_PLACEHOLDER[name];
-  if (own && value) return { role: 'setting', setting: own, value };
+    return { role: 'identity', name: own(card.card.identifiers, template.replace(/[{}]/g, ''))?.name ?? null };
+  const ours = ON_PLACEHOLDER.get(name);
+  if (ours && value) return { role: 'setting', setting: ours, value };
   const read = readCodeSetting({ name, text: value ?? '' }, found, prefix);
   return read ? { role: 'setting', setting: read[0], value: read[1] } : { role: 'unknown', name };
 }

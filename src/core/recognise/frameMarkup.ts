@@ -32,7 +32,7 @@ const READERS = new Map<string, AttributeReader>(
     height: (value, settings) => put(settings, 'height', value),
     loading: (value, settings) => put(settings, 'load', value === 'lazy' ? 'near' : value === 'eager' ? 'all' : ''),
     srcdoc: (value, settings) => readCover(value, settings),
-    referrerpolicy: (value, settings) => put(settings, 'referrer', REFERRERS[value.toLowerCase()] ?? ''),
+    referrerpolicy: (value, settings) => put(settings, 'referrer', REFERRERS.get(value.toLowerCase()) ?? ''),
     sandbox: (value, settings) => put(settings, 'sandbox', value),
     id: (value, settings) => put(settings, 'elementId', value),
     class: (value, settings) => put(settings, 'className', value),
@@ -59,11 +59,11 @@ function readCover(page: string, settings: Draft): boolean {
 }
 
 /** Referrer Policy, section 3: the policies that the setting can say. */
-const REFERRERS: Readonly<Record<string, string>> = {
-  'no-referrer': 'none',
-  origin: 'origin',
-  'strict-origin-when-cross-origin': 'usual',
-};
+const REFERRERS: ReadonlyMap<string, string> = new Map([
+  ['no-referrer', 'none'],
+  ['origin', 'origin'],
+  ['strict-origin-when-cross-origin', 'usual'],
+]);
 
 /** HTML, 4.8.11: attributes of media elements; their mere presence is what counts. */
 const on =

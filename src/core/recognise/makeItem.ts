@@ -1,5 +1,6 @@
 import type { CompiledCard, CompiledTarget } from '../hosts/book.ts';
 import type { Item } from '../model/item.ts';
+import { own } from '../model/own.ts';
 import type { Address } from './address.ts';
 
 type Draft = { -readonly [Key in keyof Item]: Item[Key] };
@@ -28,7 +29,7 @@ export function makeItem({ card }: CompiledCard, shape: CompiledTarget, values: 
 }
 
 function identifierOf(names: readonly string[], values: Readonly<Record<string, string>>): string {
-  return names.length === 1 ? values[names[0]!]! : names.map((name) => values[name]).join('/');
+  return names.map((name) => own(values, name) ?? '').join('/');
 }
 
 /** An address of no card: the frame can be set, its own parameters stay. */

@@ -1,5 +1,6 @@
 import { formsFor, type CompiledForm, type HostBook, type HostEntry } from '../hosts/book.ts';
 import type { Refusal } from '../model/candidate.ts';
+import { own } from '../model/own.ts';
 import { parseValue, type SettingValue } from '../model/values.ts';
 import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
 import { unspell } from '../hosts/spellings.ts';
@@ -65,7 +66,7 @@ function mostSpecific(tries: readonly Try[]): Try {
 /** Instructions of hosts hold samples in the place of a name. */
 function findSample({ card }: CompiledForm, captures: Record<string, string>): Refusal | undefined {
   for (const name in captures) {
-    const identifier = card.card.identifiers[name];
+    const identifier = own(card.card.identifiers, name);
     if (identifier?.samples.includes(captures[name]!))
       return { code: 'sampleIdentifier', host: card.card.name, found: captures[name]!, example: identifier.example };
   }
@@ -96,7 +97,7 @@ const NO_SETTINGS: Settings = {};
 function takeSettings(form: CompiledForm, captures: Record<string, string>): Settings | null {
   const settings: { [Id in SettingId]?: SettingValue } = {};
   for (const [name, { setting, spelling }] of form.pathReads) {
-    const value = unspell(spelling, captures[name] ?? '');
+    const value = unspell(spelling, own(captures, name) ?? '');
     const proper = value === undefined ? undefined : parseValue(settingOf(setting).value, String(value));
     if (proper === undefined) return null;
     settings[setting] = proper;
@@ -108,7 +109,7 @@ function takeSettings(form: CompiledForm, captures: Record<string, string>): Set
 function findMisshapen(form: CompiledForm, captures: Record<string, string>): string | undefined {
   for (const name in captures) {
     const shape = form.card.shapes.get(name);
-    if (shape && (captures[name]!.length > 200 || !shape.test(captures[name]!))) return name;
+    if (shape && (captures[name]!.length > 200 || !shape(captures[name]!))) return name;
   }
   return undefined;
 }

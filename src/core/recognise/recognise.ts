@@ -1,4 +1,4 @@
-import type { HostBook } from '../hosts/book.ts';
+import { isStrange, type HostBook } from '../hosts/book.ts';
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
@@ -16,6 +16,12 @@ export type Recognition = { item: Item; refusal?: undefined } | { item?: undefin
 /** Step 2, `candidate + host book → item`. Finds the card by host name in constant time. */
 export function recognise(candidate: Candidate, book: HostBook): Recognition {
   if (candidate.refusal) return { refusal: candidate.refusal };
+  const found = recogniseKind(candidate, book);
+  const running = found.item && candidate.running?.filter(isStrange(book));
+  return running && running.length > 0 ? { item: { ...found.item!, running } } : found;
+}
+
+function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   if (candidate.source === 'script' || candidate.source === 'shortcode') return recogniseCode(candidate, book);
   if (candidate.address === null) return { refusal: { code: 'nothingFound' } };
   const address = splitAddress(candidate.address);

@@ -2,6 +2,7 @@ import { isHonoured, scriptKey, type CodeTarget, type HostBook } from '../hosts/
 import { unspell } from '../hosts/spellings.ts';
 import type { Attribute, Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
+import { own } from '../model/own.ts';
 import { parseUrl } from '../model/url.ts';
 import { parseValue, type SettingValue } from '../model/values.ts';
 import { settingOf, type SettingId } from '../settings/list.ts';
@@ -63,25 +64,25 @@ function readIdentity(
       const address = parseUrl(value) && splitAddress(value);
       const link = address && matchLink(address, book);
       if (!link || 'refusal' in link || link.form.target !== target) return null;
-      if (Object.entries(link.captures).some(([name, held]) => (values[name] ?? held) !== held)) return null;
+      if (Object.entries(link.captures).some(([name, held]) => (own(values, name) ?? held) !== held)) return null;
       Object.assign(values, link.captures);
       unknown = readParameters(link.form, link.captures, address).unknown;
     } else if (capture !== undefined) {
-      if ((values[capture] ?? value) !== value) return null;
+      if ((own(values, capture) ?? value) !== value) return null;
       values[capture] = value;
     } else if (value !== template) return null;
   }
-  for (const name of target.target.id) if (values[name] === undefined) return null;
-  for (const name in values) if (card.shapes.get(name)?.test(values[name]!) === false) return null;
+  for (const name of target.target.id) if (own(values, name) === undefined) return null;
+  for (const name in values) if (card.shapes.get(name)?.(values[name]!) === false) return null;
   return { values, unknown };
 }
 
 /** Attributes of a placeholder that are settings of the frame; the words of its picture are the title. */
-export const ON_PLACEHOLDER: Readonly<Record<string, SettingId | undefined>> = {
-  id: 'elementId',
-  class: 'className',
-  alt: 'title',
-};
+export const ON_PLACEHOLDER: ReadonlyMap<string, SettingId> = new Map([
+  ['id', 'elementId'],
+  ['class', 'className'],
+  ['alt', 'title'],
+]);
 
 /** The placeholder's own attributes: settings of the host's, and what is kept. */
 function codeItem(
@@ -92,12 +93,12 @@ function codeItem(
   const settings: { [Id in SettingId]?: SettingValue } = {};
   const kept: Attribute[] = [];
   for (const { name, value } of candidate.attributes) {
-    if (name in fixed || (candidate.source === 'shortcode' && value === null)) continue;
-    const own = ON_PLACEHOLDER[name];
-    const laid = own && value ? parseValue(settingOf(own).value, value) : undefined;
-    if (own === 'title' && !value) continue;
+    if (Object.hasOwn(fixed, name) || (candidate.source === 'shortcode' && value === null)) continue;
+    const ours = ON_PLACEHOLDER.get(name);
+    const laid = ours && value ? parseValue(settingOf(ours).value, value) : undefined;
+    if (ours === 'title' && !value) continue;
     if (laid !== undefined) {
-      settings[own!] = laid;
+      settings[ours!] = laid;
       continue;
     }
     const read = readCodeSetting({ name, text: value ?? '' }, { card, target }, prefix);

@@ -1,6 +1,6 @@
 import type { Kind } from '../model/kind.ts';
 import type { Setting } from '../model/setting.ts';
-import type { SettingValue } from '../model/values.ts';
+import { parseValue, writeValue, type SettingValue } from '../model/values.ts';
 import { tracking } from './tracking.ts';
 import { language } from './language.ts';
 import { theme } from './theme.ts';
@@ -143,6 +143,12 @@ const BY_ID: ReadonlyMap<string, Setting<SettingId>> = new Map(SETTINGS.map((s) 
 
 export const settingOf = (id: SettingId): Setting<SettingId> => BY_ID.get(id)!;
 export const isSettingId = (id: string): id is SettingId => BY_ID.has(id);
+
+/** A value from outside as the setting takes it; undefined where it takes none such. */
+export function properValue(id: SettingId, value: SettingValue): SettingValue | undefined {
+  const type = settingOf(id).value;
+  return parseValue(type, writeValue(type, value));
+}
 
 /** Whether our own markup does it, whatever the host can do. */
 export function needsNoHost(id: SettingId): boolean {

@@ -1,6 +1,7 @@
 import type { HostBook } from '../hosts/book.ts';
 import { canKeep } from '../live/keep.ts';
 import { AS_IT_STANDS } from '../model/code.ts';
+import { withoutRunning } from '../model/running.ts';
 import type { Facts, Item } from '../model/item.ts';
 import type { Site } from '../model/site.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised, type Surroundings } from '../pipeline.ts';
@@ -42,15 +43,23 @@ export function embedFrom(
   if (form !== AS_IT_STANDS) return makeEmbed(item, settings, { ...surroundings, form });
   if (hand?.item && canKeep(hand.candidate)) return keepEmbed(hand, item, settings, surroundings);
   const made = makeEmbed(item, settings, { ...surroundings, form: 'responsive' });
-  return { ...made, code: { form: AS_IT_STANDS, framed: true, text: hand?.text ?? made.code.text, map: [] } };
+  if (!hand) return { ...made, code: { ...made.code, form: AS_IT_STANDS } };
+  const runs = surroundings.running === 'keep' ? [] : (hand.item?.running ?? hand.candidate.running ?? []);
+  return { ...made, code: { form: AS_IT_STANDS, framed: true, markup: true, text: withoutRunning(hand.text, runs), map: [] } };
 }
 
 /** The embed of a work, made anew from what is kept of it; null where nothing is recognised. */
 export function embedOf(work: Work, surroundings: Omit<Surroundings, 'form'>): Embed | null {
   const { book, site, facts } = surroundings;
+  const { running } = work;
   const hand = work.code === null ? null : handOf(work.code, book);
   const item = hand?.item ?? chosenOf(bringIn(work.text, book), work.choice).item;
   if (!item) return null;
   const usual = hand ? {} : usualSettings(facts, site?.space, work.style);
-  return embedFrom(item, settingsWith(item.settings, work.changes, usual), surroundings, { form: work.form, hand });
+  return embedFrom(
+    item,
+    settingsWith(item.settings, work.changes, usual),
+    { ...surroundings, running },
+    { form: work.form, hand },
+  );
 }

@@ -1,7 +1,7 @@
 import type { Facts, Item } from '../model/item.ts';
 import type { Embed, Surroundings } from '../pipeline.ts';
 import { embedOf } from './embedOf.ts';
-import { factsSchema, type SavedEmbed } from './saved.ts';
+import { factsKept, type SavedEmbed } from './saved.ts';
 import type { Work } from './work.ts';
 
 /** What the making of an embed says; the rest of what is kept of it belongs to the Shelf. */
@@ -24,7 +24,7 @@ export function recordOf(work: Work, { item, embed, facts }: Found): Made {
     kind: item?.kind ?? '',
     item: item?.canonical ?? '',
     code: embed?.code.text ?? '',
-    facts: factsSchema.parse(facts),
+    facts: factsKept(facts),
     look: [...new Set(embed?.findings.filter(({ severity }) => severity === 'error').map(({ code }) => code))],
   };
 }

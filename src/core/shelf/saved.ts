@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import type { Facts } from '../model/item.ts';
+import { KINDS } from '../model/kind.ts';
+import { parseRatio } from '../model/values.ts';
 import { workSchema } from './work.ts';
 
 /** Milliseconds since the epoch. */
@@ -15,15 +18,32 @@ export const tagsIn = (text: string): string[] =>
 /** Several lists of tags as one, as many as there may be; what comes first stays. */
 export const joinedTags = (...lists: (readonly string[])[]): string[] => [...new Set(lists.flat())].slice(0, MOST.tags);
 
+const ratio = z.string().transform((text, { addIssue }) => {
+  const proper = parseRatio(text);
+  if (proper !== undefined) return proper;
+  addIssue({ code: 'custom', message: 'a ratio is written 16:9' });
+  return z.NEVER;
+});
+const webAddress = z.url({ protocol: /^https?$/ }).max(4000);
+
 export const factsSchema = z.object({
   title: z.string().max(2000).optional(),
   author: z.string().max(2000).optional(),
   description: z.string().max(MOST.description).optional(),
   duration: z.number().optional(),
   pages: z.number().optional(),
-  ratio: z.string().optional(),
-  cover: z.string().max(4000).optional(),
+  ratio: ratio.optional(),
+  cover: webAddress.optional(),
 });
+
+/** What of the facts can be kept; whatever cannot is left. */
+export function factsKept(facts: Facts): z.infer<typeof factsSchema> {
+  const fields = Object.entries(factsSchema.shape).flatMap(([name, schema]) => {
+    const read = schema.safeParse(facts[name as keyof typeof factsSchema.shape]);
+    return read.success && read.data !== undefined ? [[name, read.data] as const] : [];
+  });
+  return Object.fromEntries(fields);
+}
 
 /** How far an embed has come. That it needs a look is not kept here: it follows from what was found. */
 const STAGES = ['draft', 'ready', 'placed'] as const;
@@ -38,7 +58,7 @@ export const savedSchema = z.object({
   title: z.string(),
   /** Id of the host card; empty where none knows it. */
   host: z.string(),
-  kind: z.string(),
+  kind: z.enum(KINDS).or(z.literal('')),
   made: time,
   changed: time,
   /** The canonical link: the same for all embeds of one item. */

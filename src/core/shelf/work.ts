@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { AS_IT_STANDS } from '../model/code.ts';
 import type { Facts } from '../model/item.ts';
 import type { SettingsFix } from '../model/plan.ts';
-import { isSettingId, type Settings } from '../settings/list.ts';
+import type { RunningChoice } from '../model/running.ts';
+import type { SettingValue } from '../model/values.ts';
+import { isSettingId, properValue, type SettingId, type Settings } from '../settings/list.ts';
 import { isCodeForm, type CodeFormId } from '../write/forms/list.ts';
 
 /** A form in which code is written anew, or the code in hand as it stands. */
@@ -20,6 +22,8 @@ export interface Work {
   changes: SettingsFix;
   form: WorkForm;
   site: string;
+  /** What was decided about code that runs in what was pasted; null until then. */
+  running: RunningChoice;
   /** The house style as it was when this was made, so that a later change of it changes nothing unasked; null until then. */
   style: Settings | null;
   /** The day from which the public may see the item (`2027-01-11`); null where it is out. */
@@ -28,21 +32,30 @@ export interface Work {
   pageOut: string | null;
 }
 
-const values = z.record(z.string(), z.union([z.string(), z.number(), z.null()]));
-const known = <Value>(record: Record<string, Value>): Record<string, Value> =>
-  Object.fromEntries(Object.entries(record).filter(([id]) => isSettingId(id)));
+/** Settings from outside: names that are none are left, and a value that its setting does not take is told with its place. */
+const settingsOf = <Schema extends z.ZodType<SettingValue | null>>(value: Schema) =>
+  z.record(z.string(), value).transform((record, { addIssue }) => {
+    const proper: [SettingId, z.output<Schema>][] = [];
+    for (const [id, given] of Object.entries(record)) {
+      if (!isSettingId(id)) continue;
+      const taken = given === null ? null : properValue(id, given);
+      if (taken === undefined) addIssue({ code: 'custom', path: [id], message: `${id} does not take this value` });
+      else proper.push([id, taken as z.output<Schema>]);
+    }
+    return Object.fromEntries(proper) as { readonly [Id in SettingId]?: z.output<Schema> };
+  });
+const value = z.union([z.string(), z.number()]);
 
 export const workSchema = z.object({
   id: z.string().min(1).max(60),
   text: z.string(),
   code: z.string().nullable().default(null),
   choice: z.number().int().min(0),
-  changes: values.transform(known),
+  changes: settingsOf(value.nullable()),
   form: z.string().transform((id): WorkForm => (isCodeForm(id) || id === AS_IT_STANDS ? id : 'responsive')),
   site: z.string(),
-  style: z
-    .record(z.string(), z.union([z.string(), z.number()]))
-    .transform(known)
+  running: z.enum(['keep', 'leave']).nullable().default(null),
+  style: settingsOf(value)
     .nullable()
     // What was kept before there were house styles holds to none.
     .default({}),
@@ -58,6 +71,7 @@ export const emptyWork = (site: string, id: string): Work => ({
   changes: {},
   form: 'responsive',
   site,
+  running: null,
   style: null,
   out: null,
   pageOut: null,

@@ -13,7 +13,7 @@ export function learnSite(measures: Measures, like: Site, id: string): Learnt {
     id,
     name: title || like.name,
     address: /^https?:\/\/[^/]/.test(address) && URL.canParse(address) ? new URL(address).origin : like.address,
-    language: /^[a-z]{2}/i.test(language) ? language : like.language,
+    language: siteSchema.shape.language.safeParse(language).data ?? like.language,
     column: between(200, column, 2000),
     margin: between(0, margin, 200),
     typeface: { family: serif ? 'serif' : 'sans-serif', size: Math.min(32, Math.max(10, size)) },

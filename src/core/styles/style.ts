@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { KINDS, type Kind } from '../model/kind.ts';
-import { parseValue, writeValue } from '../model/values.ts';
-import { isSettingId, makesSense, settingOf, type SettingId, type Settings } from '../settings/list.ts';
+import { isSettingId, makesSense, properValue, settingOf, type SettingId, type Settings } from '../settings/list.ts';
 
 /** A setting that a site uses for a kind of item unless somebody says otherwise, and why. */
 const ruleSchema = z.strictObject({
@@ -14,20 +13,15 @@ const ruleSchema = z.strictObject({
 /** The house style of a site: the settings it uses by default, by kind of item, with their reasons. */
 export const styleSchema = z
   .strictObject({ version: z.literal(1), site: z.string().min(2).max(40), rules: z.array(ruleSchema).max(600) })
-  .check(({ value: { rules }, issues }) =>
-    rules.forEach(({ setting, value }, i) => {
-      // What is no setting was told already.
-      if (!isSettingId(setting)) return;
-      const type = settingOf(setting).value;
-      if (parseValue(type, writeValue(type, value)) === undefined)
-        issues.push({
-          code: 'custom',
-          input: value,
-          path: ['rules', i, 'value'],
-          message: `${setting} does not take this value`,
-        });
-    }),
-  );
+  .transform(({ rules, ...style }, { addIssue }) => {
+    const proper = rules.flatMap((rule, i) => {
+      const value = properValue(rule.setting, rule.value);
+      if (value !== undefined) return [{ ...rule, value }];
+      addIssue({ code: 'custom', path: ['rules', i, 'value'], message: `${rule.setting} does not take this value` });
+      return [];
+    });
+    return { ...style, rules: proper };
+  });
 
 export type HouseStyle = z.infer<typeof styleSchema>;
 export type StyleRule = HouseStyle['rules'][number];

@@ -12,6 +12,9 @@ export const cards: readonly HostCard[] = loadCards(readCardFiles(WRITTEN_PORT))
 export const book = makeBook(cards);
 export const sites = readSites(WRITTEN_PORT);
 
+/** How often a property is tried; `RUNS=20000` for a long look. */
+export const runs = (usual: number): { numRuns: number } => ({ numRuns: Number(process.env.RUNS ?? usual) });
+
 const word = (shape: string): fc.Arbitrary<string> =>
   fc.stringMatching(new RegExp(`^(?:${shape})$`)).filter((s) => s.length < 60);
 

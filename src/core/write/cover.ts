@@ -1,4 +1,5 @@
 import { writeCoverPage } from '../model/coverPage.ts';
+import { OPENER } from '../model/coverScript.ts';
 import type { Kind } from '../model/kind.ts';
 import { linkAddress, pressedAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
@@ -97,11 +98,3 @@ export function coverLink(input: WriteInput, sizing: Sizing): TreeNode[] {
     { verbatim: `\n<script>${OPENER}</script>` },
   ];
 }
-
-/** Serves all covers of a page, however often it stands there. */
-const OPENER =
-  'if(!window.coversOpen){window.coversOpen=1;document.addEventListener("click",function(e){' +
-  'var a=e.target.closest&&e.target.closest("a[data-frame]");' +
-  'if(!a||e.button||e.ctrlKey||e.metaKey||e.shiftKey||!/^https?:/i.test(a.dataset.frame))return;e.preventDefault();' +
-  'var f=document.createElement("iframe");f.title=a.dataset.title||"";f.allow=a.dataset.allow||"";f.allowFullscreen=true;' +
-  'f.style.cssText="position:absolute;top:0;left:0;width:100%;height:100%;border:0";f.src=a.dataset.frame;a.replaceWith(f);f.focus()})}';

@@ -46,7 +46,8 @@ interface Dialect {
   verbatim: (text: string) => string;
   /** What stands around several nodes side by side, where the language wants one. */
   siblings?: readonly [open: string, close: string];
-  attribute: (name: string) => string;
+  /** The name of an attribute in this language; null where it can have none such. */
+  attribute: (name: string) => string | null;
   /** Declarations of a style as an object; absent where they are written as any value. */
   style?: (pieces: readonly Piece[]) => Piece[];
   /** What ends the tag of an element without content. */
@@ -54,7 +55,13 @@ interface Dialect {
 }
 
 const asIs = (text: string): string => text;
-const HTML: Dialect = { escape: escapeHtml, verbatim: asIs, attribute: asIs, end: '>' };
+const HTML: Dialect = {
+  escape: escapeHtml,
+  verbatim: asIs,
+  // HTML, section 13.1.2.3: what may not stand in the name of an attribute would end it.
+  attribute: (name) => (/^[^\s"'<>/=\u0000-\u001f\u007f]+$/.test(name) ? name : null),
+  end: '>',
+};
 const DIALECTS = {
   html: HTML,
   text: { ...HTML, escape: asIs },
@@ -62,21 +69,25 @@ const DIALECTS = {
     escape: (text) => text.replace(/[&<>"{}\u0000]/g, (c) => ESCAPES[c]!),
     verbatim: (text) => (text.includes('{') ? `{${JSON.stringify(text)}}` : text),
     siblings: ['<>\n', '\n</>'],
-    attribute: (name) => JSX_NAMES[name] ?? name,
+    attribute: (name) => JSX_NAMES.get(name) ?? (JSX_NAME.test(name) ? name : null),
     style: jsxStyle,
     end: ' />',
   },
 } satisfies Record<string, Dialect>;
 
 /** Names of attributes as properties of DOM elements (HTML, section 4.8), where they differ. */
-const JSX_NAMES: Readonly<Record<string, string>> = {
-  class: 'className',
-  srcdoc: 'srcDoc',
-  allowfullscreen: 'allowFullScreen',
-  referrerpolicy: 'referrerPolicy',
-  playsinline: 'playsInline',
-  autoplay: 'autoPlay',
-};
+const JSX_NAMES: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    class: 'className',
+    srcdoc: 'srcDoc',
+    allowfullscreen: 'allowFullScreen',
+    referrerpolicy: 'referrerPolicy',
+    playsinline: 'playsInline',
+    autoplay: 'autoPlay',
+  }),
+);
+/** A JSXIdentifier, or two with a colon between; any other name would be read as code. */
+const JSX_NAME = /^[a-z_$][\w$-]*(?::[a-z_$][\w$-]*)?$/i;
 
 /** Each declaration as a property of an object. */
 function jsxStyle(pieces: readonly Piece[]): Piece[] {
@@ -96,9 +107,12 @@ function jsxProperty(declaration: string): string {
   const colon = declaration.indexOf(':');
   const name = declaration.slice(0, colon).trim();
   const value = declaration.slice(colon + 1).trim();
-  const property = name.startsWith('--') ? quoted(name) : name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
-  return `${property}: ${quoted(value)}`;
+  const property = name.startsWith('--') ? name : name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  return `${PLAIN_PROPERTY.test(property) ? property : quoted(property)}: ${quoted(value)}`;
 }
+
+/** What may stand before a colon without quotes (ECMAScript, IdentifierName); `__proto__` would name no property. */
+const PLAIN_PROPERTY = /^(?!__proto__$)[a-z_$][\w$]*$/i;
 
 const quoted = (text: string): string => `'${JSON.stringify(text).slice(1, -1).replaceAll('\\"', '"').replaceAll("'", "\\'")}'`;
 
@@ -141,9 +155,11 @@ class Writer {
   }
 
   private attribute({ name, value, origin }: TreeAttribute): void {
+    const written = this.dialect.attribute(name);
+    if (written === null) return;
     this.text += ' ';
     const from = this.text.length;
-    this.text += this.dialect.attribute(name);
+    this.text += written;
     const { style } = this.dialect;
     if (value && style && name === 'style') {
       this.text += '={{ ';

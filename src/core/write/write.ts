@@ -6,5 +6,5 @@ import { serialise } from './tree.ts';
 /** Step 4, `plan + form → code + map`: built as a tree, serialised once, every text escaped for where it stands. */
 export function write(input: WriteInput, form: CodeFormId): Code {
   const { language, frameless = false, write: build } = formOf(form);
-  return { form, framed: !frameless, ...serialise(build(input), language) };
+  return { form, framed: !frameless, markup: language === 'html', ...serialise(build(input), language) };
 }

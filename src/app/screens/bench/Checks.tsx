@@ -4,9 +4,9 @@ import { CHECKS } from '../../../core/check/checks/list.ts';
 import { withoutParameter } from '../../../core/check/withoutParameter.ts';
 import type { Check } from '../../../core/check/rule.ts';
 import type { Finding, Remedy } from '../../../core/model/finding.ts';
-import { sayFinding, sayRemedy } from '../../../messages/en.ts';
+import { KEEP_ALL_THE_SAME, sayFinding, sayRemedy } from '../../../messages/en.ts';
 import { isCodeForm } from '../../../core/write/forms/list.ts';
-import { changed, formChosen } from '../../state/bench.ts';
+import { changed, formChosen, runningDecided } from '../../state/bench.ts';
 import { sameData } from '../../state/sameData.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -75,6 +75,7 @@ export function Checks(): ReactElement {
 
 const FindingRow = memo(function FindingRow({ finding }: { finding: Finding }): ReactElement {
   const remedy = useRemedy(finding.remedy);
+  const otherwise = useRemedy(finding.otherwise);
   return (
     <li className="finding" data-severity={finding.severity}>
       <strong>{GRAVITY[finding.severity]}</strong>
@@ -90,6 +91,7 @@ const FindingRow = memo(function FindingRow({ finding }: { finding: Finding }): 
           {sayRemedy(finding as Finding & { remedy: Remedy })}
         </Button>
       )}
+      {finding.otherwise && <Button onClick={otherwise}>{KEEP_ALL_THE_SAME}</Button>}
     </li>
   );
 }, sameData);
@@ -100,8 +102,9 @@ function useRemedy(remedy: Remedy | undefined): () => void {
   const { edit, range } = useTextEdit();
   return () => {
     if (remedy?.by === 'settings') dispatch(changed({ change: remedy.change }));
-    if (remedy?.by === 'text') edit((before) => before.replace(remedy.replace, remedy.with));
+    if (remedy?.by === 'text') edit((before) => before.replace(remedy.replace, () => remedy.with));
     if (remedy?.by === 'form' && isCodeForm(remedy.form)) dispatch(formChosen(remedy.form));
+    if (remedy?.by === 'running') dispatch(runningDecided(remedy.choice));
     if (remedy?.by === 'asking') dispatch(tokenOpened(remedy.setting));
     if (remedy?.by === 'parameter' && range) edit((before) => withoutParameter(before, range, remedy.drop));
   };

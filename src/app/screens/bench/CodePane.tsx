@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { Suspense, useMemo, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { canKeep } from '../../../core/live/keep.ts';
-import { AS_IT_STANDS } from '../../../core/model/code.ts';
+import { AS_IT_STANDS, type Mark } from '../../../core/model/code.ts';
 import type { Origin, SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { formOf, FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
@@ -147,6 +147,7 @@ function Editor(): ReactElement {
   const pointed = useAppSelector((state) => state.view.pointed);
   const hand = useAppSelector(selectInHand);
   const shown = embed.code.form === AS_IT_STANDS;
+  const undecided = useAppSelector((state) => state.bench.present.running === null) && shown && hand?.item?.running !== undefined;
   const troubles = useMemo(() => troublesOf(shown ? hand : null), [hand, shown]);
   const changes = useAppSelector((state) => state.bench.present.changes);
   const edited = (code: string): void => {
@@ -156,9 +157,10 @@ function Editor(): ReactElement {
   return (
     <Suspense fallback={<PlainCode text={embed.code.text} />}>
       <CodeEditor
-        text={embed.code.text}
+        // What runs is not taken away; but until that is decided, it is not taken from under the hands that write it either.
+        text={undecided ? hand!.text : embed.code.text}
         fixed={isFixed(embed)}
-        map={embed.code.map}
+        map={undecided ? NO_MARKS : embed.code.map}
         pointed={pointed}
         troubles={troubles}
         edited={edited}
@@ -171,6 +173,8 @@ function Editor(): ReactElement {
     </Suspense>
   );
 }
+
+const NO_MARKS: readonly Mark[] = [];
 
 /** Only what can be read back can be changed by hand; a link is read as the text that was brought in. */
 const isFixed = ({ code: { form } }: Embed): boolean =>
@@ -205,6 +209,8 @@ function Explanation(): ReactElement | null {
       e.reason.code === 'formLacks' || (textual && (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting)),
   );
   if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
+  if (embed.code.form === AS_IT_STANDS && embed.item.running)
+    return <>Copied without what runs in it, unless you keep it.</>;
   if (embed.code.form === AS_IT_STANDS)
     return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
   if (embed.plan.script)

@@ -41,7 +41,7 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
         value={narrowing.kind}
         set={(kind) => put({ kind })}
         options={Object.entries(KIND_WORDS)
-          .filter(([id]) => there.kinds.has(id))
+          .filter(([id]) => (there.kinds as ReadonlySet<string>).has(id))
           .map(([id, words]) => [id, words.replace(/^an? /, '')])}
       />
       <Choice

@@ -1,4 +1,5 @@
-import mustache from 'mustache';
+import mustache, { type TemplateSpans } from 'mustache';
+import { escapeAt, placeAfter } from '../place.ts';
 import { frameAddress, linkAddress } from '../address.ts';
 import { defineForm, type WriteInput } from '../form.ts';
 import { boxHeight } from '../../model/box.ts';
@@ -16,7 +17,7 @@ export const shortcode = defineForm({
   write: (input) => [{ pieces: [{ text: fill(input.site?.shortcode ?? USUAL_SHORTCODE, valuesOf(input)), origin: 'item' }] }],
 });
 
-/** Names that a template may use. Every value is made safe beforehand, so that `{{{…}}}` is as safe as `{{…}}`. */
+/** Names that a template may use. `{{{…}}}` is as safe as `{{…}}`. */
 export const SHORTCODE_NAMES = ['link', 'frame', 'id', 'title', 'width', 'height', 'ratio', 'start', 'end', 'caption'] as const;
 
 function valuesOf({ item, plan, facts }: WriteInput): Record<(typeof SHORTCODE_NAMES)[number], string | number> {
@@ -38,13 +39,21 @@ function valuesOf({ item, plan, facts }: WriteInput): Record<(typeof SHORTCODE_N
 
 /** A template that cannot be read is given back as it is. */
 function fill(template: string, values: Record<string, string | number>): string {
-  const safe = Object.fromEntries(Object.entries(values).map(([name, value]) => [name, escapeValue(String(value))]));
   try {
-    return mustache.render(template, safe, {}, { escape: (value: string) => value });
+    return laid(mustache.parse(template), new Map(Object.entries(values).map(([name, value]) => [name, String(value)])));
   } catch {
     return template;
   }
 }
 
-/** Nothing that ends the value, the short code, or begins markup. */
-const escapeValue = (text: string): string => text.replace(/[<>"[\]\n\r]/g, (c) => `&#${c.charCodeAt(0)};`);
+/** The template's parts in order, each value escaped for where it stands, which what went before tells. */
+function laid(parts: TemplateSpans, values: ReadonlyMap<string, string>, before = ''): string {
+  let text = '';
+  for (const [type, word, , , inner] of parts) {
+    const value = values.get(word) ?? '';
+    if (type === 'text') text += word;
+    else if (type === 'name' || type === '&') text += escapeAt(placeAfter(before + text), value);
+    else if (Array.isArray(inner) && (type === '#') === (value !== '')) text += laid(inner, values, before + text);
+  }
+  return text;
+}

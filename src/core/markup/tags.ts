@@ -12,11 +12,20 @@ export interface Tag {
 
 const ignore = (): void => undefined;
 
-/** The start tags of the wanted elements, in one pass of the tokeniser; the runs of text between all tags on demand. */
-export function findTags(text: string, wanted: ReadonlySet<string>, onText: (from: number, to: number) => void = ignore): Tag[] {
+/**
+ * The start tags of the wanted elements (null for all, with every attribute), in one pass of the tokeniser; the runs of text
+ * between all tags on demand.
+ */
+export function findTags(
+  text: string,
+  wanted: ReadonlySet<string> | null,
+  onText: (from: number, to: number) => void = ignore,
+): Tag[] {
   const tags: Tag[] = [];
-  const lengths = [...wanted].map((w) => w.length);
-  const [shortest, longest] = [Math.min(...lengths), Math.max(...lengths)];
+  const lengths = [...(wanted ?? [])].map((w) => w.length);
+  const [shortest, longest] = wanted ? [Math.min(...lengths), Math.max(...lengths)] : [1, Infinity];
+  const most = wanted ? MOST_ATTRIBUTES : Infinity;
+  let names = new Set<string>();
   let tag = null as Tag | null;
   let name = '';
   let value: string | null = null;
@@ -42,7 +51,9 @@ export function findTags(text: string, wanted: ReadonlySet<string>, onText: (fro
         tag = null;
         if (length > longest || length < shortest) return;
         const tagName = text.slice(from, to).toLowerCase();
-        if (wanted.has(tagName)) tag = { name: tagName, from: from - 1, to, attributes: [] };
+        if (wanted && !wanted.has(tagName)) return;
+        tag = { name: tagName, from: from - 1, to, attributes: [] };
+        names = new Set();
       },
       onattribname(from, to) {
         if (tag) name = text.slice(from, to).toLowerCase();
@@ -64,13 +75,15 @@ export function findTags(text: string, wanted: ReadonlySet<string>, onText: (fro
         open = -1;
         const range: Range | null = value === null ? null : valueRange(text, nameEnd, end, Number(quote) > UNQUOTED);
         // HTML, 13.2.5.33: of two attributes with one name, the first holds.
-        if (tag.attributes.length < MOST_ATTRIBUTES && !tag.attributes.some((a) => a.name === name))
+        if (tag.attributes.length < most && !names.has(name)) {
+          names.add(name);
           tag.attributes.push({
             name,
             value: value ?? (Number(quote) > 0 ? '' : null),
             whole: [nameFrom, range ? end : nameEnd],
             range,
           });
+        }
       },
       onopentagend: close,
       onselfclosingtag: close,
