@@ -27,6 +27,7 @@ const REFUSALS: Sentences<Refusal> = {
   notAnAddress: ({ text }) => `“${text}” is not a web address. Copy the whole link once more, from https:// to its end.`,
   sourceMissing: () =>
     'This iframe has no address in src, so there is nothing to show. Copy the embed code once more, or paste the share link.',
+  noPlayerFile: ({ what, name }) => `“${name}” is ${NO_PLAYER[what]}`,
   scriptUnknown: ({ address }) =>
     `This code loads a script from ${address}, of which no host card knows, and scripts of strangers are never run. Paste the share link of the item, or an iframe code; or add a card for that host in the Host book.`,
   shortcodeUnknown: ({ name }) =>
@@ -38,6 +39,15 @@ const REFUSALS: Sentences<Refusal> = {
   linkUnknown: ({ host, example }) =>
     `This page of ${host} cannot be embedded. Open the item itself and copy its share link; it looks like ${example}.`,
   notForVisitors: ({ host, form, why, remedy }) => `This is the ${form} of ${host}: ${why}. What to do: ${remedy}.`,
+};
+
+const NO_PLAYER: Record<Of<Refusal, 'noPlayerFile'>['what'], string> = {
+  stream:
+    'the list of a stream’s parts, not a film: browsers need a player for it. Paste the share link, or the embed code, of the page that plays the stream.',
+  subtitles: 'a file of captions: it belongs to a video and shows nothing by itself. Paste the link of the video.',
+  book: 'an e-book, which browsers cannot show. Give it as a link to download, or paste the link of a page that shows it.',
+  office:
+    'an office document, which browsers download instead of showing it. Save it as PDF and paste the link of that, or paste the link of a page that shows it.',
 };
 
 const REPAIRS: Record<Repair['code'], string> = {
@@ -55,6 +65,11 @@ const REPAIRS: Record<Repair['code'], string> = {
   fragmentFirst: 'the part from # stood before the parameters and was put behind them',
   oldCode: 'object code of the old kind became an iframe',
   jsx: 'code of a script component was read as HTML',
+  invisible: 'signs that nobody sees were taken out of the address',
+  escapedString: 'the code had arrived as a string of a program, with \\" for ", and is code again',
+  joinedStrings: 'strings of a program were joined to one code',
+  spacesBetween: 'spaces of a word processor between attributes are plain spaces again',
+  waiting: 'the address of a frame that waits for a script, or for consent, was taken for its own',
 };
 
 const REASONS: Sentences<Reason> = {

@@ -11,7 +11,18 @@ import { rewrite } from './rewrite.ts';
 import { attributeSlots, slotsOf, type Slots } from './slots.ts';
 
 /** What had to be put right before the code could be read cannot be kept as it stands. */
-const BROKEN: ReadonlySet<string> = new Set(['escapedCode', 'curlyQuotes', 'quoteDoubled', 'quoteMissing', 'jsx', 'tagUnclosed']);
+const BROKEN: ReadonlySet<string> = new Set([
+  'escapedCode',
+  'curlyQuotes',
+  'quoteDoubled',
+  'quoteMissing',
+  'jsx',
+  'tagUnclosed',
+  'invisible',
+  'escapedString',
+  'joinedStrings',
+  'spacesBetween',
+]);
 const EDITABLE: ReadonlySet<Candidate['source']> = new Set(['iframe', 'media', 'script', 'shortcode']);
 
 /** Whether this is code whose bytes can be kept, with settings laid in where they stand. */

@@ -172,17 +172,24 @@ function attributeSpan(
 }
 
 /** A wrapper that holds the ratio in its padding, or that has to go for another way of sizing. */
-function wrapperSpans({ candidate, ratio, before, after }: Rewriting): Replacement[] {
-  const { wrapper, range, tag } = candidate;
-  if (!wrapper || !tag) return [];
+function wrapperSpans({ text, candidate, ratio, before, after }: Rewriting): Replacement[] {
+  const { wrapper, range } = candidate;
+  if (!wrapper) return [];
+  // In the place of a sum the number needs its sign.
+  const reckoned = text.charAt(wrapper.padding[1]) !== '%';
   const same = before.style.get('aspect-ratio')?.text === after.style.get('aspect-ratio')?.text;
   if (ratio !== null)
     return same
       ? []
-      : [{ range: wrapper.padding, spans: [{ text: String(Math.round(1e6 / ratioOf(ratio)) / 1e4), origin: 'ratio' }] }];
+      : [
+          {
+            range: wrapper.padding,
+            spans: [{ text: `${Math.round(1e6 / ratioOf(ratio)) / 1e4}${reckoned ? '%' : ''}`, origin: 'ratio' }],
+          },
+        ];
   return [
-    { range: [range[0], tag[0]], spans: [] },
-    { range: [range[1] - '</div>'.length, range[1]], spans: [] },
+    { range: [range[0], wrapper.frame[0]], spans: [] },
+    { range: [wrapper.frame[1], range[1]], spans: [] },
   ];
 }
 

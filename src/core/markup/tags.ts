@@ -12,15 +12,8 @@ export interface Tag {
 
 const ignore = (): void => undefined;
 
-/**
- * The start tags of the wanted elements (null for all, with every attribute), in one pass of the tokeniser; the runs of text
- * between all tags on demand.
- */
-export function findTags(
-  text: string,
-  wanted: ReadonlySet<string> | null,
-  onText: (from: number, to: number) => void = ignore,
-): Tag[] {
+/** The start tags of the wanted elements (null for all, with every attribute), in one pass of the tokeniser. */
+export function findTags(text: string, wanted: ReadonlySet<string> | null): Tag[] {
   const tags: Tag[] = [];
   const lengths = [...(wanted ?? [])].map((w) => w.length);
   const [shortest, longest] = wanted ? [Math.min(...lengths), Math.max(...lengths)] : [1, Infinity];
@@ -87,7 +80,7 @@ export function findTags(
       },
       onopentagend: close,
       onselfclosingtag: close,
-      ontext: onText,
+      ontext: ignore,
       ontextentity: ignore,
       onclosetag: ignore,
       oncomment: ignore,

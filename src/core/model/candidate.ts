@@ -22,7 +22,12 @@ export interface Repair {
     | 'questionMissing'
     | 'fragmentFirst'
     | 'oldCode'
-    | 'jsx';
+    | 'jsx'
+    | 'invisible'
+    | 'escapedString'
+    | 'joinedStrings'
+    | 'spacesBetween'
+    | 'waiting';
   was: string;
   now: string;
 }
@@ -47,6 +52,8 @@ export type Refusal =
   | { code: 'unsafeScheme'; scheme: string }
   | { code: 'notAnAddress'; text: string }
   | { code: 'sourceMissing' }
+  /** A file that browsers do not show by themselves. */
+  | { code: 'noPlayerFile'; what: 'stream' | 'subtitles' | 'book' | 'office'; name: string }
   | { code: 'scriptUnknown'; address: string }
   | { code: 'shortcodeUnknown'; name: string }
   | { code: 'brokenIdentifier'; host: string; found: string; shape: string; example: string }
@@ -71,7 +78,9 @@ export interface Candidate {
   /** The start tag of that element. */
   tag?: Range;
   /** A wrapper whose padding holds the ratio: `16:9`, where the padding stands, and the style of what is around it. */
-  wrapper?: { ratio: string; padding: Range; outer?: string };
+  wrapper?: { ratio: string; padding: Range; frame: Range; outer?: string };
+  /** The other reading of a link whose end is in doubt. */
+  doubt?: { range: Range; text: string };
   repairs: readonly Repair[];
   /** What runs in the code that was brought in: within the candidate, and around it where the text is no whole page. */
   running?: readonly Running[];

@@ -3,7 +3,7 @@ import type { Running } from '../model/running.ts';
 import { readLinks } from './links.ts';
 import { readMarkdownLink } from './markdown.ts';
 import { readMarkup } from './markup.ts';
-import { mend, type Mended } from './mend.ts';
+import { mend, PAGE, type Mended } from './mend.ts';
 import { attributeRuns, findExpressions, findRunning } from '../markup/running.ts';
 import { readShortcodes } from './shortcodes.ts';
 
@@ -22,7 +22,8 @@ export function read(text: string): Candidate[] {
 }
 
 /** Without any of these there is nothing but links in a text. */
-const CODE = /[<[]|&(?:amp;)?lt;/i;
+const CODE =
+  /[<[\\]|&(?:(?:amp|#0*38|#x0*26);)*(?:lt|#0*60|#x0*3c);|[\u00ad\u200b\u200e\u200f\u202a-\u202e\u2060-\u2064\u2066-\u206f\ufeff]/i;
 
 function readCode(text: string): Candidate[] {
   const alone = readMarkdownLink(text);
@@ -32,9 +33,6 @@ function readCode(text: string): Candidate[] {
   if (mended.repairs.length === 0) return found;
   return found.map((candidate) => replaced(candidate, mended));
 }
-
-/** A page in earnest: what runs in it is its own affair, and only the embeds are looked at. */
-const PAGE = /<(?:!doctype|html|head)\b/i;
 
 /** The candidates with what runs in them, and around them. */
 function withRunning(found: Candidate[], { text, braced, repairs }: Mended): Candidate[] {
@@ -68,10 +66,13 @@ function replaced(candidate: Candidate, { origin, repairs }: Mended): Candidate 
     ...candidate,
     range: back(candidate.range),
     addressRange: candidate.addressRange && back(candidate.addressRange),
+    ...(candidate.doubt && { doubt: { ...candidate.doubt, range: back(candidate.doubt.range) } }),
     attributes: candidate.attributes.map(place),
     ...(candidate.holder && { holder: place(candidate.holder) }),
     ...(candidate.tag && { tag: back(candidate.tag) }),
-    ...(candidate.wrapper && { wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding) } }),
+    ...(candidate.wrapper && {
+      wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding), frame: back(candidate.wrapper.frame) },
+    }),
     ...(candidate.running && { running: candidate.running.map((one) => ({ ...one, range: back(one.range) })) }),
     repairs: [...repairs, ...candidate.repairs],
   };

@@ -75,6 +75,33 @@ export const REPAIR_CASES: Record<Repair['code'], readonly RepairCase[]> = {
     { text: '<embed src="https://media.example/a" width="425" height="344">', address: 'https://media.example/a' },
     { text: '<OBJECT><PARAM NAME=movie VALUE="https://media.example/a"></OBJECT>', address: 'https://media.example/a' },
   ],
+  invisible: [
+    { text: 'https://media.example/\u200ba?b=1\u2060', address: 'https://media.example/a?b=1' },
+    { text: 'ht\u200btps://media.example/a', address: 'https://media.example/a' },
+    { text: '<iframe src="https://media.example/\u00ada" title="x"></iframe>', address: 'https://media.example/a' },
+  ],
+  escapedString: [
+    {
+      text: '{"html":"\\u003ciframe src=\\"https:\\/\\/media.example\\/a\\" width=\\"560\\"\\u003e\\u003c\\/iframe\\u003e"}',
+      address: 'https://media.example/a',
+    },
+    { text: 'echo "<iframe src=\\"https://media.example/a\\"></iframe>";', address: 'https://media.example/a' },
+    { text: '"https:\\/\\/media.example\\/a"', address: 'https://media.example/a' },
+  ],
+  joinedStrings: [
+    {
+      text: `var code = '<iframe src="https://media.' + 'example/a" ' +\n  'width="560"></iframe>';`,
+      address: 'https://media.example/a',
+    },
+    { text: `$code = '<iframe src="https://media.example' . '/a"></iframe>';`, address: 'https://media.example/a' },
+  ],
+  spacesBetween: [
+    { text: '<iframe\u00a0src="https://media.example/a"\u00a0width="560"></iframe>', address: 'https://media.example/a' },
+  ],
+  waiting: [
+    { text: '<iframe data-src="https://media.example/a" src="about:blank"></iframe>', address: 'https://media.example/a' },
+    { text: '<iframe src="" data-lazy-src="//media.example/a"></iframe>', address: 'https://media.example/a' },
+  ],
   jsx: [
     {
       text: '<iframe src={"https://media.example/a"} width={560} style={{ border: 0, maxWidth: "400px" }} allowFullScreen />',

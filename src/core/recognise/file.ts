@@ -1,10 +1,10 @@
-import type { Candidate } from '../model/candidate.ts';
+import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item, Parameter } from '../model/item.ts';
 import type { Kind } from '../model/kind.ts';
 import { parseTime } from '../model/time.ts';
 import { parseValue, type SettingValue } from '../model/values.ts';
 import { settingOf, type SettingId } from '../settings/list.ts';
-import type { Address } from './address.ts';
+import { decode, type Address } from './address.ts';
 import { unknownItem } from './makeItem.ts';
 
 /** Kinds of media files by extension; each is an item of its own, which needs no host. */
@@ -32,9 +32,29 @@ const EXTENSIONS: Readonly<Record<string, Kind>> = {
 };
 const ELEMENTS: Readonly<Record<string, Kind>> = { video: 'video', audio: 'audio', img: 'picture' };
 
+/** Files that browsers download, or cannot play by themselves, by extension. */
+const NO_PLAYER: ReadonlyMap<string, Extract<Refusal, { code: 'noPlayerFile' }>['what']> = new Map([
+  ...['m3u8', 'm3u', 'mpd', 'ism', 'f4m'].map((extension) => [extension, 'stream'] as const),
+  ...['vtt', 'srt', 'sbv', 'ssa', 'ass', 'ttml', 'dfxp'].map((extension) => [extension, 'subtitles'] as const),
+  ...['epub', 'mobi', 'azw3', 'fb2'].map((extension) => [extension, 'book'] as const),
+  ...['doc', 'docx', 'odt', 'rtf', 'xls', 'xlsx', 'ods', 'ppt', 'pptx', 'odp', 'key', 'pages'].map(
+    (extension) => [extension, 'office'] as const,
+  ),
+]);
+
+/** Why a file cannot be shown, where it is one of those. */
+export function refusedFile({ url }: Address): Refusal | null {
+  const what = NO_PLAYER.get(extensionOf(url));
+  return what
+    ? { code: 'noPlayerFile', what, name: decode(url.pathname.slice(url.pathname.lastIndexOf('/') + 1)).slice(0, 80) }
+    : null;
+}
+
+const extensionOf = ({ pathname }: URL): string => /\.([a-z0-9]{1,5})$/i.exec(pathname.slice(-8))?.[1]?.toLowerCase() ?? '';
+
 /** A media file, by the element that holds it or by its extension; null for any other address. */
 export function fileItem({ source, element }: Candidate, address: Address): Item | null {
-  const extension = /\.([a-z0-9]{2,5})$/i.exec(address.url.pathname)?.[1]?.toLowerCase() ?? '';
+  const extension = extensionOf(address.url);
   const byElement = source === 'media' ? ELEMENTS[element ?? ''] : undefined;
   const kind = byElement ?? (Object.hasOwn(EXTENSIONS, extension) ? EXTENSIONS[extension]! : undefined);
   if (!kind) return null;

@@ -148,6 +148,7 @@ function readDeclaration(declaration: string, settings: Draft): boolean {
     read?.(
       declaration
         .slice(colon + 1)
+        .replace(/\s*!\s*important\s*$/i, '')
         .trim()
         .toLowerCase(),
       settings,

@@ -3,7 +3,7 @@ import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { readFeatures } from './features.ts';
-import { fileItem } from './file.ts';
+import { fileItem, refusedFile } from './file.ts';
 import { makeItem, unknownItem } from './makeItem.ts';
 import { matchLink, type LinkMatch } from './match.ts';
 import { recogniseCode } from './script.ts';
@@ -27,6 +27,8 @@ function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   const address = splitAddress(candidate.address);
   const match = matchLink(address, book);
   if (match && 'refusal' in match) return match;
+  const unplayable = match ? null : refusedFile(address);
+  if (unplayable) return { refusal: unplayable };
   const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownItem(address));
   return { item: candidate.attributes.length > 0 || candidate.wrapper ? withMarkup(item, candidate, book) : item };
 }
