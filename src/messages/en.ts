@@ -152,6 +152,8 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   unknownParameter: ({ actual, expected }) =>
     `${expected} does not know the parameter “${actual}”. It is kept, and may do nothing.`,
   notReachable: ({ reached }) => sayReached(reached!),
+  sharePageFramed: ({ actual }) =>
+    `No card knows ${actual}, so its page itself stands in the frame, and most pages refuse that. Paste the embed code of the host instead, which stands behind its “Share” or “Embed”.`,
   reachedOddly: ({ reached }) => sayReached(reached!),
   severalCards: ({ actual }) =>
     `${actual} claim this link with equal right. Which of them is followed is chance: make the link form of one of them more specific, in the Host book.`,
@@ -216,6 +218,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   titleMissing: ({ expected }) => (expected === '' ? 'Write a title' : `Use “${expected}”`),
   unknownParameter: ({ actual }) => `Drop ${actual}`,
   notReachable: () => '',
+  sharePageFramed: () => 'Give a link instead',
   reachedOddly: () => 'Use the new address',
   severalCards: () => '',
   hostCondition: () => '',

@@ -48,6 +48,8 @@ export interface Item {
   kept: Kept;
   /** What runs in the code that it was read from, but for the scripts of hosts that cards know. */
   running?: readonly Running[];
+  /** A plain link of a host that no card knows: the page itself would be framed. */
+  plain?: true;
   /** Names of other cards that claim this link just as well. */
   rivals?: readonly string[];
 }

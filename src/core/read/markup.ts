@@ -79,7 +79,7 @@ const MEDIA = /\.(?:js|css|png|jpe?g|gif|webp|svg|avif)(?:[?#]|$)/i;
 function waitingCandidates(tag: Tag): Candidate[] {
   if (tag.name === 'img' || tag.name === 'link' || tag.name === 'source') return [];
   const holder = tag.attributes.find(({ name, value }) => WAITING.test(name) && ADDRESS.test(value ?? '') && !MEDIA.test(value!));
-  return holder ? [anchorCandidate(tag, holder)] : [];
+  return holder ? [{ ...anchorCandidate(tag, holder), source: 'iframe' }] : [];
 }
 
 function readEmbeds(text: string): Candidate[] {

@@ -29,8 +29,13 @@ function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   if (match && 'refusal' in match) return match;
   const unplayable = match ? null : refusedFile(address);
   if (unplayable) return { refusal: unplayable };
-  const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownItem(address));
+  const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownPage(candidate, address));
   return { item: candidate.attributes.length > 0 || candidate.wrapper ? withMarkup(item, candidate, book) : item };
+}
+
+function unknownPage({ source }: Candidate, address: Address): Item {
+  const item = unknownItem(address);
+  return source === 'link' || source === 'markdown' ? { ...item, plain: true } : item;
 }
 
 function knownItem(match: LinkMatch, address: Address): Item {

@@ -1,10 +1,12 @@
 import type { ReactElement } from 'react';
+import type { Range } from '../../../core/model/candidate.ts';
 import type { Meaning, Segment } from '../../../core/recognise/anatomy.ts';
 import { sayMeaning, sayRepair } from '../../../messages/en.ts';
 import { chosen } from '../../state/bench.ts';
 import { selectAnatomy, selectFound, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt } from '../../state/view.ts';
+import { useTextEdit } from './useTextEdit.ts';
 
 /** The pasted text taken apart, each part with its meaning. */
 export function AnatomyStrip(): ReactElement {
@@ -16,9 +18,11 @@ export function AnatomyStrip(): ReactElement {
       <CandidateChoice />
       {segments.length === 0 && <p className="quiet">A pasted link is taken apart here, each part with what it means.</p>}
       <ul>
-        {segments.map((segment) => (
+        {candidate.doubt && <Doubt {...candidate.doubt} written={text} />}
+        {segments.slice(0, MOST_PARTS).map((segment) => (
           <Part key={segment.range[0]} segment={segment} text={text} />
         ))}
+        {segments.length > MOST_PARTS && <li className="part quiet">and {segments.length - MOST_PARTS} more</li>}
         {candidate.repairs.map((repair, i) => (
           <li key={`repair-${i}`} className="part" data-role="repair">
             <code>{shorten(repair.now)}</code>
@@ -27,6 +31,26 @@ export function AnatomyStrip(): ReactElement {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** More than any link in earnest has. */
+const MOST_PARTS = 80;
+
+/** Where a link ends cannot always be told: both readings are shown, and the other one is a press away. */
+function Doubt({ range, text, written }: { range: Range; text: string; written: string }): ReactElement {
+  const { edit } = useTextEdit();
+  const whole = (): void => edit(() => `${written.slice(0, range[0])}<${text}>${written.slice(range[1])}`);
+  return (
+    <li className="part" data-role="repair">
+      <code>{shorten(text)}</code>
+      <small>
+        may be the whole link{' '}
+        <button type="button" className="inline-remedy" onClick={whole}>
+          Read all of it
+        </button>
+      </small>
+    </li>
   );
 }
 

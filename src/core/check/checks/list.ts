@@ -24,6 +24,7 @@ import { reachedOddly } from './reachedOddly.ts';
 import { runsOwnCode } from './runsOwnCode.ts';
 import { saidTwice } from './saidTwice.ts';
 import { sandboxBlocks } from './sandboxBlocks.ts';
+import { sharePageFramed } from './sharePageFramed.ts';
 import { scrollsInside } from './scrollsInside.ts';
 import { severalCards } from './severalCards.ts';
 import { smallerThanUseful } from './smallerThanUseful.ts';
@@ -67,6 +68,7 @@ export const CHECKS = [
   loadsAllAtOnce,
   ratioDiffers,
   accentContrast,
+  sharePageFramed,
   reachedOddly,
   outTooEarly,
   severalCards,
