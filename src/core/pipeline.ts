@@ -61,7 +61,8 @@ export function keepEmbed(hand: InHand, recognised: Item, settings: Settings, su
   const { text, candidate, kept } = handTaken(hand, recognised, surroundings);
   const item = facts.ratio ? { ...kept, ratio: facts.ratio } : kept;
   // What the code says already it can say.
-  const lacks: Lacks = (id, value) => codeLacks(id, value) && item.settings[id] !== value;
+  const lacks: Lacks = (id, value) =>
+    codeLacks(id, value) && item.settings[id] !== value && !(item.form === 'file' && settingOf(id).moment !== 'around');
   const before = plan(item, item.settings, book, { site, lacks });
   const after = plan(item, settings, book, { site, lacks });
   const code = keepCode({ text, candidate, item, before, after, book, site });
@@ -88,7 +89,7 @@ export function makeEmbed(recognised: Item, asked: Settings, surroundings: Surro
   const settings = formOf(form).cover === 'page' ? { ...asked, load: 'ask' } : asked;
   const quiet = running === 'keep' ? recognised : withoutRunningAttributes(recognised);
   const item = facts.ratio ? { ...quiet, ratio: facts.ratio } : quiet;
-  const planned = plan(item, settings, book, { site, lacks: lacksOf(form) });
+  const planned = plan(item, settings, book, { site, lacks: lacksOf(form, item) });
   const code = write({ item, plan: planned, site, facts }, form);
   return checked({ item, settings, plan: planned, code }, surroundings);
 }
@@ -104,7 +105,7 @@ function checked(
   { book, site, facts, reached, running = null }: Omit<Surroundings, 'form'>,
 ): Embed {
   const inForm = (form: CodeFormId): string =>
-    write({ item, plan: plan(item, settings, book, { site, lacks: lacksOf(form) }), site, facts }, form).text;
+    write({ item, plan: plan(item, settings, book, { site, lacks: lacksOf(form, item) }), site, facts }, form).text;
   const findings = check({ item, settings, plan: planned, code, site, facts, book, reached, running, inForm });
   return { item, settings, plan: planned, code, findings, asked: wasAsked(reached) };
 }
@@ -119,7 +120,9 @@ const LACKS: Record<'page' | 'picture' | 'none', Lacks> = {
   picture: (id, value) => id !== 'cover' && coverless(id, value),
   none: coverless,
 };
-const lacksOf = (form: CodeFormId): Lacks => LACKS[formOf(form).cover ?? 'none'];
+/** A file of one's own has its cover in its own element, whatever the form. */
+const lacksOf = (form: CodeFormId, { form: from }: Item): Lacks =>
+  LACKS[from === 'file' ? 'page' : (formOf(form).cover ?? 'none')];
 
 /** Code in hand keeps its own frame, without a cover, and what stands around it in the page. */
 const codeLacks: Lacks = (id, value) => coverless(id, value) || settingOf(id).moment === 'around';

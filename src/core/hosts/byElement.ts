@@ -3,7 +3,7 @@ import type { SettingId } from '../settings/list.ts';
 
 /** What elements of our own can do with a media file (HTML, 4.8.8 to 4.8.11; RFC 8118 for documents). */
 const BY_ELEMENT: { readonly [K in Kind]?: readonly SettingId[] } = {
-  video: ['autoplay', 'mute', 'loop', 'controls', 'start', 'end'],
+  video: ['autoplay', 'mute', 'loop', 'controls', 'start', 'end', 'cover'],
   audio: ['autoplay', 'mute', 'loop', 'controls', 'start', 'end'],
   document: ['page'],
 };

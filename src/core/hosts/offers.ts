@@ -10,7 +10,7 @@ export function offerOf(id: SettingId, item: Item, book: HostBook): Offer {
   const { moment } = settingOf(id);
   if (needsNoHost(id) && !makesSense(id, item.kind)) return 'not applicable';
   if (moment === 'around') return 'offered';
-  if (item.form === 'file' && needsFrame(id)) return 'not offered';
+  if (item.form === 'file' && needsFrame(id)) return byElement(id, item.kind) ? 'offered' : 'not offered';
   if (needsNoHost(id)) return item.frame !== null || onPlaceholder.has(id) ? 'offered' : 'not offered';
   if (item.form === 'file')
     return !makesSense(id, item.kind) ? 'not applicable' : byElement(id, item.kind) ? 'offered' : 'not offered';

@@ -17,7 +17,7 @@ export function stationsOf(item: Item, settings: Settings, book: HostBook): Reco
   for (const { id, moment } of SETTINGS) {
     const offer = offerOf(id, item, book);
     if (settings[id] !== undefined) stations[moment].offered.push(id);
-    else if (belongs(id, item) && (offer !== 'offered' || !onCover(id) || settings.load === 'ask'))
+    else if (belongs(id, item) && (offer !== 'offered' || !onCover(id) || settings.load === 'ask' || item.form === 'file'))
       stations[moment][offer].push(id);
   }
   return stations;

@@ -37,7 +37,7 @@ describe('settings laid into code as it stands', () => {
       'a permission along with its setting',
       `<iframe src="${FRAME}" allow="camera"></iframe>`,
       { autoplay: 'on' },
-      `<iframe src="${FRAME}?auto=1" allow="camera; autoplay"></iframe>`,
+      `<iframe src="${FRAME}?auto=1" allow="camera; autoplay 'src'"></iframe>`,
     ],
     [
       'a declaration of a style, the others as they were',

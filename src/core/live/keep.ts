@@ -1,14 +1,16 @@
 import type { HostBook } from '../hosts/book.ts';
-import type { Candidate } from '../model/candidate.ts';
+import type { Attribute, Candidate } from '../model/candidate.ts';
+import { featureName, isMarked, marked, splitFeatures } from '../model/features.ts';
+import { settingOf } from '../settings/list.ts';
 import { AS_IT_STANDS, type Code } from '../model/code.ts';
 import type { Item } from '../model/item.ts';
 import type { Box, Plan } from '../model/plan.ts';
 import type { Site } from '../model/site.ts';
 import { embedNodes } from '../write/embed.ts';
-import { fixedSize, fluidSize } from '../write/frame.ts';
+import { attributeSize, fluidSize } from '../write/frame.ts';
 import type { TreeNode } from '../write/tree.ts';
 import { rewrite } from './rewrite.ts';
-import { attributeSlots, slotsOf, type Slots } from './slots.ts';
+import { attributeSlots, slotsOf, type Slot, type Slots } from './slots.ts';
 
 /** What had to be put right before the code could be read cannot be kept as it stands. */
 const BROKEN: ReadonlySet<string> = new Set([
@@ -47,25 +49,83 @@ export function keepCode(kept: Kept): Code {
   const { text, candidate, before, after } = kept;
   const attributesAlone = sizedByAttributes(candidate);
   const unwrapped = candidate.wrapper !== undefined && !sameWidth(before.box, after.box);
-  const slots = (plan: Plan, fixed: boolean): Slots => slotsFor(kept, plan, fixed);
+  const fixed = attributesAlone && fitsAttributes(after.box, candidate);
+  const anew = after.frame.permissions !== undefined && after.frame.permissions !== before.frame.permissions;
+  const [said, wanted] = withMarkedFeatures(slotsFor(kept, before, attributesAlone), slotsFor(kept, after, fixed), {
+    own: featuresOf(candidate),
+    anew,
+  });
   const rewritten = rewrite({
     text,
     candidate,
-    before: slots(before, attributesAlone),
-    after: slots(after, attributesAlone && after.box.mode === 'fixed'),
+    before: said,
+    after: wanted,
     ratio: unwrapped || after.box.height.by !== 'ratio' ? null : after.box.height.ratio,
   });
   return { form: AS_IT_STANDS, framed: true, markup: true, ...rewritten };
 }
 
+/** The features that the code itself gives its frame, as somebody wrote them. */
+function featuresOf({ attributes }: Candidate): ReadonlySet<string> {
+  const allow = attributes.find((a) => a.name === 'allow')?.value ?? '';
+  return new Set(splitFeatures(allow).flatMap((feature) => (isMarked(feature) ? [] : [featureName(feature)])));
+}
+
+/**
+ * What a setting brings along is written with the origin that goes without saying (Permissions Policy, section 9.2), so
+ * that it goes again with the setting; what the author gave the frame stays, unless all permissions are set anew.
+ */
+function withMarkedFeatures(
+  said: Slots,
+  wanted: Slots,
+  { own, anew }: { own: ReadonlySet<string>; anew: boolean },
+): [Slots, Slots] {
+  const [before, after] = [new Map<string, Slot>(), new Map<string, Slot>()];
+  for (const [slots, allow] of [
+    [said, before],
+    [wanted, after],
+  ] as const)
+    for (const [key, slot] of slots.allow) {
+      const marks = isAlong(slot) && !own.has(key);
+      allow.set(marks ? marked(key) : key, marks ? { ...slot, text: marked(key) } : slot);
+    }
+  if (!anew)
+    for (const key of own) {
+      const [then, now] = [before.get(key), after.get(key)];
+      if (then && isAlong(then) && !now) before.delete(key);
+      else if (now && isAlong(now)) {
+        const same = { ...now, text: then?.text ?? now.text };
+        before.set(key, same);
+        after.set(key, same);
+      }
+    }
+  return [
+    { ...said, allow: before },
+    { ...wanted, allow: after },
+  ];
+}
+
+/** Whether a feature comes with a setting that is none itself. */
+const isAlong = ({ origin }: Slot): boolean =>
+  origin !== 'item' && origin !== 'permissions' && settingOf(origin).feature === undefined;
+
 function slotsFor({ item, candidate, book, site }: Kept, plan: Plan, fixed: boolean): Slots {
   if (candidate.source === 'script' || candidate.source === 'shortcode')
     return attributeSlots(codeAttributes(item, candidate, { plan, book }));
-  const sizing = fixed ? { attributes: fixedSize(plan.box), style: [] } : { attributes: [], style: fluidSize(plan.box) };
+  const sizing = fixed ? { attributes: attributeSize(plan.box), style: [] } : { attributes: [], style: fluidSize(plan.box) };
   const element = embedNodes({ item, plan, site, facts: {} }, sizing).find(
     (node): node is Extract<TreeNode, { tag: string }> => 'tag' in node,
   )!;
-  return slotsOf(element, plan);
+  return namedAsThere(slotsOf(element, plan), candidate);
+}
+
+/** The title stands in the attribute that holds it in this code. */
+function namedAsThere(slots: Slots, { source, attributes }: Candidate): Slots {
+  const title = slots.attributes.get('aria-label') ?? slots.attributes.get('alt');
+  const has = (name: string): boolean => attributes.some((a) => a.name === name);
+  if (source !== 'media' || !title || !has('title') || has('aria-label') || has('alt')) return slots;
+  const others = [...slots.attributes].filter(([name]) => name !== 'aria-label' && name !== 'alt');
+  return { ...slots, attributes: new Map([...others, ['title', title]]) };
 }
 
 /** What the settings come to as attributes of the placeholder, or of the short code. */
@@ -89,5 +149,11 @@ function sizedByAttributes({ attributes }: Candidate): boolean {
     !/(?:^|;)\s*(?:max-)?(?:width|height|aspect-ratio)\s*:/i.test(style)
   );
 }
+
+/** Whether a size can stand in the attributes that hold it now: in pixels, or the whole width with a height. */
+function fitsAttributes({ mode, height }: Box, { attributes }: Candidate): boolean {
+  return mode === 'fixed' || (mode === 'fill' && height.by === 'number' && attributes.some(isWholeWidth));
+}
+const isWholeWidth = ({ name, value }: Attribute): boolean => name === 'width' && value?.trim() === '100%';
 
 const sameWidth = (a: Box, b: Box): boolean => a.mode === b.mode && a.width === b.width && a.height.by === b.height.by;

@@ -1,7 +1,10 @@
+import { featureKey } from '../model/features.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import type { Mark } from '../model/code.ts';
 import { ratioOf } from '../model/values.ts';
-import { rewriteList, rewriteTail, type Changes, type Span } from './lists.ts';
+import { decodeHTMLAttribute } from 'entities';
+import { writtenParts } from '../markup/addressParts.ts';
+import { rewriteList, rewriteParts, type Changes, type Span } from './lists.ts';
 import type { Slot, Slots } from './slots.ts';
 
 /** The code in hand, and what it says before and after settings were changed. */
@@ -36,7 +39,11 @@ function assemble(source: string, replacements: Replacement[]): { text: string; 
     text += source.slice(at, range[0]);
     for (const span of spans) {
       if (span.origin && span.text !== '')
-        map.push({ range: [text.length, text.length + span.text.length], origin: span.origin });
+        map.push({
+          range: [text.length, text.length + span.text.length],
+          origin: span.origin,
+          ...(span.parameter !== undefined && { parameter: span.parameter }),
+        });
       text += span.text;
     }
     at = range[1];
@@ -56,18 +63,18 @@ function addressSpans({ text, candidate, before, after }: Rewriting): Replacemen
   const { holder, addressRange } = candidate;
   if (!addressRange || !holder?.range) return [];
   const written = text.slice(...addressRange);
-  const cut = /[?#]/.exec(written)?.index ?? written.length;
   const lead = written.length - written.trimStart().length;
+  const end = written.length - written.trimEnd().length;
+  const { head, parts } = writtenParts(written.trim());
   const quote = quoteOf(holder, text);
   const spell = (value: string): string => escapeFor(quote, value);
-  const joint = /&(?!amp;|#38;)/i.test(written) && !/&amp;/i.test(written) ? '&' : '&amp;';
+  const joint = parts.find((part) => part.joint.startsWith('&'))?.joint ?? '&amp;';
   const changes = changed(before.parameters, after.parameters);
   const base: Span =
     before.base === after.base
-      ? { text: written.slice(lead, cut), origin: before.baseOrigin }
-      : { text: spell(moved(written.slice(lead, cut), before.base, after.base)), origin: after.baseOrigin };
-  const tail = rewriteTail(written.slice(cut).trimEnd(), { changes, origins: before.parameters }, { spell, joint });
-  const end = written.length - written.trimEnd().length;
+      ? { text: head, origin: before.baseOrigin }
+      : { text: moved(head, before.base, spell(after.base)), origin: after.baseOrigin };
+  const tail = rewriteParts(parts, { changes, origins: before.parameters }, { spell, joint });
   return [{ range: [addressRange[0] + lead, addressRange[1] - end], spans: [base, ...tail] }];
 }
 
@@ -151,7 +158,9 @@ function attributeSpan(
   const spell = (value: string): string => escapeFor(quoteOf(attribute, text), value);
   if ((name === 'style' || name === 'allow') && range) {
     const keyOf =
-      name === 'style' ? (d: string) => d.slice(0, d.indexOf(':')).trim().toLowerCase() : (f: string) => f.split(/\s/)[0]!;
+      name === 'style'
+        ? (written: string) => propertyOf(decodeHTMLAttribute(written))
+        : (written: string) => featureKey(decodeHTMLAttribute(written));
     const list = { changes: changes[name], origins: before[name] };
     const spans = rewriteList(text.slice(...range), list, { joint: name === 'style' ? ';' : '; ', keyOf, spell });
     return spans.length === 0 && changes[name].size > 0 ? [gone] : [{ range, spans }];
@@ -162,7 +171,7 @@ function attributeSpan(
   if (change.text === null) return [{ range: whole, spans: [{ text: name, origin: change.origin }] }];
   if (!range) return [{ range: whole, spans: [{ text: `${name}="${escapeFor('"', change.text)}"`, origin: change.origin }] }];
   const quote = quoteOf(attribute, text);
-  const value = quote === '' && /[\s"'=<>`]|^$/.test(change.text) ? `"${escapeFor('"', change.text)}"` : spell(change.text);
+  const value = quote === '' && change.text === '' ? '""' : spell(change.text);
   return [
     {
       range: whole,
@@ -170,6 +179,8 @@ function attributeSpan(
     },
   ];
 }
+
+const propertyOf = (declaration: string): string => declaration.slice(0, declaration.indexOf(':')).trim().toLowerCase();
 
 /** A wrapper that holds the ratio in its padding, or that has to go for another way of sizing. */
 function wrapperSpans({ text, candidate, ratio, before, after }: Rewriting): Replacement[] {
@@ -205,7 +216,7 @@ function quoteOf({ range, whole }: PlacedAttribute, text: string): string {
   return range && range[1] < whole[1] ? text.charAt(range[1]) : '';
 }
 
-/** HTML, section 13.1.2.3: what may not stand in a value between these quotes, or without any. */
+/** HTML, section 13.1.2.3: what may not stand in a value between these quotes, or without any; curly ones would be put right. */
 function escapeFor(quote: string, value: string): string {
   const escaped = value
     .replace(/&/g, '&amp;')
@@ -214,5 +225,5 @@ function escapeFor(quote: string, value: string): string {
   const quoted = escaped.replace(/"/g, '&quot;').replace(/>/g, '&gt;');
   if (quote === '"') return quoted;
   const single = quoted.replace(/'/g, '&#39;');
-  return quote === '' ? single.replace(/[\s`=]/g, (c) => `&#${c.charCodeAt(0)};`) : single;
+  return quote === '' ? single.replace(/[\s`=\u2018-\u201f\u2033\u00ab\u00bb]/g, (c) => `&#${c.charCodeAt(0)};`) : single;
 }

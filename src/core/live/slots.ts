@@ -1,3 +1,4 @@
+import { featureKey } from '../model/features.ts';
 import type { Origin, Plan } from '../model/plan.ts';
 import type { TreeAttribute, TreeNode } from '../write/tree.ts';
 
@@ -6,6 +7,8 @@ export interface Slot {
   /** The value of an attribute, a whole declaration, a whole parameter; null for a bare attribute name. */
   text: string | null;
   origin: Origin;
+  /** A parameter that nobody knows, as the item has it. */
+  parameter?: string;
 }
 
 /** Everything that the code of a plan says, each part by a key of its own. */
@@ -28,10 +31,15 @@ export function slotsOf({ attributes }: Element, plan: Plan): Slots {
   return {
     base: plan.base.map((b) => b.text).join(''),
     baseOrigin: plan.base.find((b) => b.origin !== 'item')?.origin ?? 'item',
-    parameters: new Map(plan.parts.map((p) => [`${p.in}:${p.name}`, { text: p.raw, origin: p.origin }])),
+    parameters: new Map(
+      plan.parts.map((p) => [
+        `${p.in}:${p.name}`,
+        { text: p.raw, origin: p.origin, ...(p.origin === 'item' && { parameter: p.raw }) },
+      ]),
+    ),
     attributes: new Map(own.map((a) => [a.name, { text: a.value && textOf(a), origin: originOf(a) }])),
     style: pieces(named('style'), /;/, (text) => text.slice(0, text.indexOf(':')).trim()),
-    allow: pieces(named('allow'), /; /, (text) => text.split(' ')[0]!),
+    allow: pieces(named('allow'), /; /, featureKey),
   };
 }
 

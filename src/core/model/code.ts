@@ -5,6 +5,8 @@ import type { Origin } from './plan.ts';
 export interface Mark {
   range: Range;
   origin: Origin;
+  /** A parameter that nobody knows, as the item has it. */
+  parameter?: string;
 }
 
 /** The id of code that is kept as it stands, beside the forms that write it anew. */

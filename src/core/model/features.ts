@@ -14,3 +14,9 @@ export const featureName = (feature: string): string => feature.split(' ', 1)[0]
 
 /** Given to nobody. */
 export const withheld = (name: string): string => `${name} 'none'`;
+
+/** A feature that a setting brought along into somebody's code, which is told apart by the origin that goes without saying. */
+export const marked = (feature: string): string => `${feature} 'src'`;
+export const isMarked = (feature: string): boolean => /^[\w-]+\s+'src'$/.test(feature);
+/** By which a feature is found again in a list. */
+export const featureKey = (feature: string): string => (isMarked(feature) ? marked(featureName(feature)) : featureName(feature));

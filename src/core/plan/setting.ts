@@ -36,7 +36,11 @@ function doHere(id: SettingId, value: SettingValue, { item, target }: Pick<Asked
   if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
   if (moment === 'around') return ['done here', { code: 'byPage' }];
   if (item.frame === null && !onPlaceholder.has(id)) return ['not offered', { code: 'scriptMakesFrame' }];
-  if (item.form === 'file' && needsFrame(id)) return ['not offered', { code: 'ownFile' }];
+  if (item.form === 'file' && needsFrame(id))
+    return byElement(id, item.kind) ? ['done here', { code: 'byElement' }] : ['not offered', { code: 'ownFile' }];
+  if (item.form === 'file' && id === 'load' && value === 'ask') return ['not offered', { code: 'ownFile' }];
+  if (item.form === 'file' && item.kind === 'audio' && id === 'ratio')
+    return ['not offered', { code: 'elementLacks', kind: item.kind }];
   if (feature && value === 'on' && target?.target.allow.includes(feature)) return ['done here', { code: 'alreadySo' }];
   return ['done here', { code: moment === 'arrive' && id !== 'load' ? 'byCover' : 'byFrame' }];
 }

@@ -9,7 +9,6 @@ import { findWrapper } from './wrapper.ts';
 
 /** Elements that embed something by themselves, and what belongs to them. */
 const EMBEDS = new Set(['iframe', 'object', 'embed', 'param', 'video', 'audio', 'source', 'script']);
-const LINKS = new Set(['a', 'img']);
 const PLACEHOLDERS = new Set(['div', 'a', 'blockquote', 'img', 'section', 'figure']);
 /** A text in one of these is no text of the page, or is told by its element. */
 const SILENT = new Set([
@@ -38,18 +37,21 @@ export function readMarkup(written: string): Candidate[] {
   const tags = findTags(text, null);
   const waiting = tags.flatMap(waitingCandidates);
   if (waiting.length > 0) return waiting;
-  const anchors = tags
-    .filter(({ name }) => LINKS.has(name))
-    .filter((tag) => tag.name === 'a')
-    .flatMap(anchorCandidates);
-  const silent = anchors.length > 0 ? SILENT : UNSEEN;
-  const links = [...anchors, ...textsOutside(text, silent).flatMap(([from, to]) => readShortcodes(text.slice(from, to), from))];
-  if (links.length > 0) return links.sort((a, b) => a.range[0] - b.range[0]);
   const pictures = tags.filter((tag) => tag.name === 'img' && sourceOf(tag, 'src')?.value);
+  const shown = new Set(pictures.map((tag) => withoutTail(sourceOf(tag, 'src')!.value!)));
+  // A link to a picture that stands there itself is the picture's.
+  const anchors = tags.filter(({ name }) => name === 'a').flatMap(anchorCandidates);
+  const links = anchors.filter(({ address }) => address === null || !shown.has(withoutTail(address)));
+  const silent = anchors.length > 0 ? SILENT : UNSEEN;
+  links.push(...textsOutside(text, silent).flatMap(([from, to]) => readShortcodes(text.slice(from, to), from)));
+  if (links.length > 0) return links.sort((a, b) => a.range[0] - b.range[0]);
   if (pictures.length > 0) return pictures.map((tag) => elementCandidate(tag, tag.to));
   // A stray `<` in prose is no markup.
   return readLinks(text);
 }
+
+/** An address without its parameters. */
+const withoutTail = (address: string): string => address.replace(/[?#].*$/s, '');
 
 const UNSEEN = new Set(['script', 'style']);
 

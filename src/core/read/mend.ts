@@ -68,7 +68,7 @@ const UNWRAPPERS: readonly Unwrapper[] = [
       text.includes('\\') &&
       !PAGE.test(text) &&
       !WRITTEN_PLAINLY.test(text) &&
-      /=\\+["']|:(?:\\+\/){2}|\\u003c|\\x3c/i.test(text),
+      /<[a-z][\w-]*\s+(?:[a-z-]+(?:=[^\s"'\\<>]+)?\s+){0,5}[a-z-]+=\\+["']|:(?:\\+\/){2}|\\u003c|\\x3c/i.test(text),
     apply: (draft) => replaced(draft, /\\(?:u[\da-f]{4}|x[\da-f]{2}|[^])/gi, unslashed),
   },
   {

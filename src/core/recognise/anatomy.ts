@@ -149,7 +149,7 @@ function attributeSegments({ candidate, item }: Taken, book: HostBook): Segment[
 }
 
 function frameMeaning(attribute: PlacedAttribute, media: boolean): Meaning {
-  const { settings, kept } = readFrameMarkup([attribute], media);
+  const { settings, kept } = readFrameMarkup([attribute], media && 'file');
   if (settings.permissions !== undefined) return { role: 'permission', features: splitFeatures(String(settings.permissions)) };
   const [first] = Object.entries(settings) as [SettingId, SettingValue][];
   if (first) return { role: 'setting', setting: first[0], value: first[1] };

@@ -1,7 +1,7 @@
 import type { HostBook } from '../hosts/book.ts';
 import { broughtAlong } from '../hosts/broughtAlong.ts';
 import type { Candidate } from '../model/candidate.ts';
-import { featureName, splitFeatures, withheld } from '../model/features.ts';
+import { featureName, isMarked, splitFeatures, withheld } from '../model/features.ts';
 import type { Item, Kept } from '../model/item.ts';
 import type { SettingValue } from '../model/values.ts';
 import { makesSense, SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
@@ -26,7 +26,7 @@ export function readFeatures(markup: Markup, item: Item, { candidate, book }: { 
   const left = given.filter((feature) => {
     const setting = SETTINGS.find((s) => 'feature' in s && s.feature === featureName(feature) && makesSense(s.id, item.kind));
     if (setting && feature === withheld(featureName(feature))) settings[setting.id] = 'off';
-    else if (along.has(feature)) return false;
+    else if (along.has(isMarked(feature) ? featureName(feature) : feature)) return false;
     else if (setting && feature === featureName(feature)) settings[setting.id] = 'on';
     else return true;
     return false;

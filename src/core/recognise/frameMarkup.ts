@@ -1,20 +1,30 @@
 import type { Attribute } from '../model/candidate.ts';
 import { readCoverPage } from '../model/coverPage.ts';
 import type { Kept } from '../model/item.ts';
+import type { Kind } from '../model/kind.ts';
 import { parseRatio, parseValue, type SettingValue } from '../model/values.ts';
 import { settingOf, type SettingId, type Settings } from '../settings/list.ts';
 
 type Draft = { [Id in SettingId]?: SettingValue };
 
-/** What the attributes of an iframe, or of a media element (`media`), ask for, and what of them is kept as it is. */
-export function readFrameMarkup(attributes: readonly Attribute[], media = false): { settings: Settings; kept: Kept } {
+/** What the attributes of an iframe, or of a media element of a kind (`file` for an attribute by itself), ask for, and what of them is kept. */
+export function readFrameMarkup(
+  attributes: readonly Attribute[],
+  media: Kind | 'file' | false = false,
+): { settings: Settings; kept: Kept } {
+  const named = media !== false && attributes.some(({ name, value }) => (name === 'alt' || name === 'aria-label') && value);
   const settings: Draft = {};
   const kept = { attributes: [] as Attribute[], style: [] as string[] };
   for (const { name, value } of attributes) {
+    if (named && name === 'title') {
+      kept.attributes.push({ name, value });
+      continue;
+    }
     const read = (media ? MEDIA_READERS.get(name) : undefined) ?? READERS.get(name);
     if (!read?.(value ?? '', settings, kept) && NAME.test(name)) kept.attributes.push({ name, value });
   }
-  if (media && (settings.autoplay ?? settings.loop ?? settings.mute) !== undefined) settings.controls ??= 'off';
+  // HTML, section 4.8.11.13: without the attribute there are none.
+  if (media === 'video' || media === 'audio') settings.controls ??= 'off';
   tidyWidth(settings);
   return { settings, kept };
 }
@@ -79,6 +89,8 @@ const MEDIA_READERS = new Map<string, AttributeReader>(
     playsinline: () => true,
     preload: (value, settings) => put(settings, 'load', value === 'none' ? 'near' : ''),
     alt: (value, settings) => put(settings, 'title', value),
+    'aria-label': (value, settings) => put(settings, 'title', value),
+    poster: (value, settings) => put(settings, 'cover', value),
   } satisfies Record<string, AttributeReader>),
 );
 

@@ -1,6 +1,8 @@
 import { isStrange, type HostBook } from '../hosts/book.ts';
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
+import { own } from '../model/own.ts';
+import type { Settings } from '../settings/list.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { readFeatures } from './features.ts';
 import { fileItem, refusedFile } from './file.ts';
@@ -30,7 +32,8 @@ function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   const unplayable = match ? null : refusedFile(address);
   if (unplayable) return { refusal: unplayable };
   const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownPage(candidate, address));
-  return { item: candidate.attributes.length > 0 || candidate.wrapper ? withMarkup(item, candidate, book) : item };
+  const marked = candidate.attributes.length > 0 || candidate.wrapper !== undefined || candidate.source === 'media';
+  return { item: marked ? withMarkup(item, candidate, book) : item };
 }
 
 function unknownPage({ source }: Candidate, address: Address): Item {
@@ -60,7 +63,10 @@ const OVERLAID = /^(?:position|top|left|right|bottom|inset|width|height)\s*:/i;
 const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
 
 function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
-  const { settings, kept } = readFeatures(readFrameMarkup(candidate.attributes, item.form === 'file'), item, { candidate, book });
+  const { settings, kept } = readFeatures(readFrameMarkup(candidate.attributes, item.form === 'file' && item.kind), item, {
+    candidate,
+    book,
+  });
   if (candidate.wrapper) {
     const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
     const left = {
@@ -72,5 +78,13 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
     const around = outer === undefined ? {} : readFrameMarkup([{ name: 'style', value: outer }]).settings;
     return { ...item, settings: { ...item.settings, widthMode: 'fill', ratio, ...own, ...around }, kept: left };
   }
-  return { ...item, settings: { ...item.settings, ...settings }, kept };
+  return { ...item, settings: withoutSteppedHeight({ ...item.settings, ...settings }, item, book), kept };
+}
+
+/** A height that comes with another setting is that setting's, and goes with it. */
+function withoutSteppedHeight(settings: Settings, { host, target }: Item, book: HostBook): Settings {
+  const fit = host === null || target === null ? undefined : book.byId.get(host)?.targets.get(target)?.target.fit;
+  if (fit?.by !== 'steps' || settings.height === undefined) return settings;
+  if (own(fit.heights, String(settings[fit.setting] ?? fit.usual)) !== settings.height) return settings;
+  return Object.fromEntries(Object.entries(settings).filter(([id]) => id !== 'height'));
 }

@@ -11,9 +11,9 @@ import { read } from '../read/read.ts';
 import type { Site } from '../model/site.ts';
 import { formOf, FORMS, type CodeFormId } from '../write/forms/list.ts';
 import { boxHeight } from '../model/box.ts';
-import { book, cards, form, inFrame, link, settings, site, text } from './world.ts';
+import { book, cards, form, inFrame, link, runs, settings, site, text } from './world.ts';
 
-const RUNS = { numRuns: 1000 };
+const RUNS = runs(1000);
 const GEOMETRY: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height', 'density'];
 
 /** Forms out of which everything can be read back. */

@@ -13,19 +13,22 @@ export const pressedAddress = ({ base, parts, pressed }: Plan): Piece[] => [
 /** The share link as pieces. */
 export const linkAddress = ({ link }: Plan): Piece[] => [{ text: link.base, origin: 'item' }, ...tail(link.base, link.parts)];
 
+const pieceOf = (raw: string, origin: AddressPart['origin']): Piece =>
+  origin === 'item' ? { text: raw, origin, parameter: raw } : { text: raw, origin };
+
 function tail(base: string, parts: readonly AddressPart[]): Piece[] {
   if (parts.length === 0) return [];
   const pieces: Piece[] = [];
   let joint = base.includes('?') ? '&' : '?';
   for (const { in: place, raw, origin } of parts)
     if (place === 'query') {
-      pieces.push({ text: joint }, { text: raw, origin });
+      pieces.push({ text: joint }, pieceOf(raw, origin));
       joint = '&';
     }
   joint = '#';
   for (const { in: place, raw, origin, pieces: inside } of parts)
     if (place === 'fragment') {
-      pieces.push({ text: joint }, ...(inside ?? [{ text: raw, origin }]));
+      pieces.push({ text: joint }, ...(inside ?? [pieceOf(raw, origin)]));
       joint = '&';
     }
   return pieces;

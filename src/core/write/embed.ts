@@ -1,7 +1,7 @@
 import type { ScriptPlan } from '../model/plan.ts';
 import { frameAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
-import { frameAttributes, frameStyle, frameElement, type Sizing } from './frame.ts';
+import { frameAttributes, frameStyle, frameElement, widthStyle, type Sizing } from './frame.ts';
 import type { Piece, TreeAttribute, TreeNode } from './tree.ts';
 
 /** The embed as nodes: a frame, an element of our own for a media file, or the host's script code. */
@@ -40,10 +40,14 @@ function mediaElement(input: WriteInput, sizing: Sizing): TreeNode {
     if (title !== undefined) attributes.push({ name: 'aria-label', value: [{ text: String(title) }], origin: 'title' });
     if (plan.frame.controls !== 'off') attributes.push(flag('controls'));
     if (element === 'video') attributes.push(flag('playsinline'));
+    if (element === 'video' && plan.frame.cover !== undefined)
+      attributes.push({ name: 'poster', value: [{ text: String(plan.frame.cover) }], origin: 'cover' });
     for (const [setting, name] of FLAGS)
       if (plan.frame[setting] === 'on') attributes.push({ name, value: null, origin: setting });
   }
-  attributes.push(...sizing.attributes, { name: 'style', value: frameStyle(input, element === 'audio' ? WIDE : sizing.style) });
+  // HTML, section 4.8.9: sound has no size of its own, but a player as wide, and as high, as it is styled.
+  if (element !== 'audio') attributes.push(...sizing.attributes);
+  attributes.push({ name: 'style', value: frameStyle(input, element === 'audio' ? soundSize(plan) : sizing.style) });
   if (load === 'near' || load === 'all')
     attributes.push(
       element === 'img'
@@ -59,4 +63,8 @@ const FLAGS = [
   ['mute', 'muted'],
   ['loop', 'loop'],
 ] as const;
-const WIDE: Piece[] = [{ text: 'width:100%' }];
+
+function soundSize({ box, frame }: WriteInput['plan']): Piece[] {
+  const height: Piece[] = frame.height === undefined ? [] : [{ text: `height:${frame.height}px`, origin: 'height' }];
+  return [...widthStyle(box), ...height];
+}

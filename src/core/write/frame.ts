@@ -92,6 +92,12 @@ export function fixedSize(box: Box): TreeAttribute[] {
   return [number('width', box.width, box.widthFrom), number('height', boxHeight(box), box.heightFrom)];
 }
 
+/** The size as attributes where the width may be the whole column. */
+export function attributeSize(box: Box): TreeAttribute[] {
+  const [width, height] = fixedSize(box);
+  return [box.mode === 'fill' ? { ...width!, value: [{ text: '100%' }] } : width!, height!];
+}
+
 const number = (name: string, value: number, origin: Origin): TreeAttribute => ({
   name,
   value: [{ text: String(value) }],

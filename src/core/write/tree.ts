@@ -5,6 +5,8 @@ import type { Origin } from '../model/plan.ts';
 export interface Piece {
   text: string;
   origin?: Origin;
+  /** A parameter that nobody knows, as the item has it. */
+  parameter?: string;
 }
 
 export interface TreeAttribute {
@@ -174,10 +176,11 @@ class Writer {
   }
 
   private pieces(pieces: readonly Piece[], escape = this.dialect.escape): void {
-    for (const { text, origin } of pieces) {
+    for (const { text, origin, parameter } of pieces) {
       const from = this.text.length;
       this.text += escape(text);
-      if (origin && this.text.length > from) this.map.push({ range: [from, this.text.length], origin });
+      if (origin && this.text.length > from)
+        this.map.push({ range: [from, this.text.length], origin, ...(parameter !== undefined && { parameter }) });
     }
   }
 }

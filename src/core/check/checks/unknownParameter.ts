@@ -1,3 +1,5 @@
+import type { Range } from '../../model/candidate.ts';
+import { MOST_TOLD } from '../../model/running.ts';
 import { defineCheck } from '../rule.ts';
 
 export const unknownParameter = defineCheck({
@@ -6,16 +8,16 @@ export const unknownParameter = defineCheck({
   holds: 'Every parameter is known',
   about: 'A parameter that the card of the host does not know is kept as it is; it may be a slip, and do nothing.',
   run: ({ item, code, book }) => {
-    if (item.host === null) return [];
+    if (item.host === null || item.unknown.length === 0) return [];
     const host = book.byId.get(item.host)?.card.name ?? item.host;
-    return item.unknown.map(({ raw, name }) => {
-      const at = code.text.indexOf(raw);
-      return {
-        place: at < 0 ? null : ([at, at + raw.length] as const),
-        actual: name,
-        expected: host,
-        remedy: { by: 'parameter', drop: raw } as const,
-      };
-    });
+    const places = new Map<string, Range>();
+    for (const { parameter, range } of code.map)
+      if (parameter !== undefined && !places.has(parameter)) places.set(parameter, range);
+    return item.unknown.slice(0, MOST_TOLD).map(({ raw, name }) => ({
+      place: places.get(raw) ?? null,
+      actual: name,
+      expected: host,
+      remedy: { by: 'parameter', drop: raw } as const,
+    }));
   },
 });
