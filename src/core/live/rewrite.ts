@@ -225,5 +225,5 @@ function escapeFor(quote: string, value: string): string {
   const quoted = escaped.replace(/"/g, '&quot;').replace(/>/g, '&gt;');
   if (quote === '"') return quoted;
   const single = quoted.replace(/'/g, '&#39;');
-  return quote === '' ? single.replace(/[\s`=\u2018-\u201f\u2033\u00ab\u00bb]/g, (c) => `&#${c.charCodeAt(0)};`) : single;
+  return quote === '' ? single.replace(/[\s`={}\u2018-\u201f\u2033\u00ab\u00bb]/g, (c) => `&#${c.charCodeAt(0)};`) : single;
 }

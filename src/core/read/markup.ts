@@ -44,14 +44,28 @@ export function readMarkup(written: string): Candidate[] {
   const links = anchors.filter(({ address }) => address === null || !shown.has(withoutTail(address)));
   const silent = anchors.length > 0 ? SILENT : UNSEEN;
   links.push(...textsOutside(text, silent).flatMap(([from, to]) => readShortcodes(text.slice(from, to), from)));
-  if (links.length > 0) return links.sort((a, b) => a.range[0] - b.range[0]);
-  if (pictures.length > 0) return pictures.map((tag) => elementCandidate(tag, tag.to));
+  const beside = pictures
+    .slice(0, MOST_PICTURES)
+    .filter((tag) => links.length === 0 || isAlone(tag, tags, text))
+    .map((tag) => elementCandidate(tag, tag.to));
+  const usable = beside.length > 0 ? links.filter(({ address }) => address !== null && WEB_HOST.test(address)) : links;
+  if (usable.length + beside.length > 0) return [...usable.sort((a, b) => a.range[0] - b.range[0]), ...beside];
   // A stray `<` in prose is no markup.
   return readLinks(text);
 }
 
 /** An address without its parameters. */
 const withoutTail = (address: string): string => address.replace(/[?#].*$/s, '');
+
+/** A picture file that is shown by itself, and not the face of a link. */
+function isAlone(tag: Tag, tags: readonly Tag[], text: string): boolean {
+  if (!/\.(?:png|jpe?g|gif|webp|avif|svg)$/i.test(withoutTail(sourceOf(tag, 'src')!.value!))) return false;
+  const anchor = tags.findLast((one) => one.name === 'a' && one.to <= tag.from);
+  return anchor === undefined || text.toLowerCase().lastIndexOf('</a', tag.from) >= anchor.to;
+}
+
+/** More than a mail, or a code, in earnest has. */
+const MOST_PICTURES = 100;
 
 const UNSEEN = new Set(['script', 'style']);
 

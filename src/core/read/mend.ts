@@ -90,7 +90,8 @@ const UNWRAPPERS: readonly Unwrapper[] = [
 
 /** A `<` as an entity, escaped as often as it is. */
 const ESCAPED = /&((?:(?:amp|#0*38|#x0*26);)*)(?:lt|#0*60|#x0*3c);/i;
-const ESCAPED_EMBED = /&(?:(?:amp|#0*38|#x0*26);)*(?:lt|#0*60|#x0*3c);(?:iframe|object|embed|video|audio|script)\b/i;
+const ESCAPED_EMBED =
+  /&(?:(?:amp|#0*38|#x0*26);)*(?:lt|#0*60|#x0*3c);(?:iframe|object|embed|video|audio)\b[^<>]{0,400}?\b(?:src|data)\s?=[^<>]{0,40}?\/\//i;
 /** Strings of a program, one behind the other. */
 const JOINT = /(?<!=)(["'`])\s{0,40}[+.]\s{0,40}\1/;
 

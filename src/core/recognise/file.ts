@@ -77,7 +77,7 @@ function readFragment(kind: Kind, { name, value }: Parameter, settings: { [Id in
   if (name !== 't' || (kind !== 'video' && kind !== 'audio')) return false;
   const [from = '', until = ''] = value.replace(/^npt:/, '').split(',');
   const [start, end] = [parseTime(from), parseTime(until)];
-  if (start) settings.start = start;
+  if (start !== undefined) settings.start = start;
   if (end !== undefined) settings.end = end;
   return start !== undefined || end !== undefined;
 }

@@ -87,7 +87,7 @@ const MEDIA_READERS = new Map<string, AttributeReader>(
     loop: on('loop'),
     controls: on('controls'),
     playsinline: () => true,
-    preload: (value, settings) => put(settings, 'load', value === 'none' ? 'near' : ''),
+    preload: (value, settings) => put(settings, 'load', value === 'none' ? 'near' : value === 'metadata' ? 'all' : ''),
     alt: (value, settings) => put(settings, 'title', value),
     'aria-label': (value, settings) => put(settings, 'title', value),
     poster: (value, settings) => put(settings, 'cover', value),

@@ -14,6 +14,22 @@ import { boxHeight } from '../model/box.ts';
 import { book, cards, form, inFrame, link, runs, settings, site, text } from './world.ts';
 
 const RUNS = runs(1000);
+/** What is done by leaving something out, or says no more than the element does. */
+const SILENT: readonly SettingId[] = [
+  'controls',
+  'autoplay',
+  'mute',
+  'loop',
+  'structuredData',
+  'heading',
+  'text',
+  'caption',
+  'textLink',
+  'transcript',
+  'start',
+  'end',
+  'title',
+];
 const GEOMETRY: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height', 'density'];
 
 /** Forms out of which everything can be read back. */
@@ -101,6 +117,30 @@ describe('law 2: reading what was written gives back the item and the settings',
         expect(item!.settings).toMatchObject(carried(made));
         if (!made.plan.script)
           expect(sizeOf(makeEmbed(item!, item!.settings, { book, site: on, form: 'fixed', facts: {} }))).toEqual(sizeOf(made));
+      }),
+      RUNS,
+    );
+  });
+
+  test('and for files of one’s own, with what stands around them', () => {
+    const file = fc
+      .constantFrom('a.mp4', 'a.webm?b=1', 'a.mp3', 'a.ogg#t=3', 'a.jpg', 'a.pdf')
+      .map((name) => `https://media.example/${name}`);
+    fc.assert(
+      fc.property(file, settings, whole, site, (from, asked, as, on) => {
+        const { item } = bringIn(from, book)[0]!;
+        const made = makeEmbed(item!, { ...item!.settings, ...asked }, { book, site: on, form: as, facts: {} });
+        const back = bringIn(made.code.text, book).find((one) => one.item?.form === 'file' || as === 'link')!.item!;
+        expect([back.kind, back.form, back.frame], made.code.text).toEqual([item!.kind, item!.form, item!.frame]);
+        const around = Object.keys(made.settings).filter((id) => settingOf(id as SettingId).moment === 'around');
+        const inside = Object.entries(carried(made)).filter(([id]) => !around.includes(id));
+        expect(back.settings, made.code.text).toMatchObject(Object.fromEntries(inside));
+        for (const { setting, state } of made.plan.entries)
+          if (state === 'done here' && !GEOMETRY.includes(setting) && setting !== 'load' && setting !== 'beside')
+            expect(
+              made.code.map.some((mark) => mark.origin === setting) || SILENT.includes(setting),
+              `${setting} in ${made.code.text}`,
+            ).toBe(true);
       }),
       RUNS,
     );

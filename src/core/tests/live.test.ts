@@ -9,6 +9,8 @@ import { book, inFrame, link, runs, settings } from './world.ts';
 /** Laws 3, 6 and 7 for code that is kept as it stands, over generated codes and edits. */
 const RUNS = runs(1000);
 const SIZE: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height'];
+/** A height may come with the density of the player. */
+const SIZED: readonly SettingId[] = [...SIZE, 'density'];
 /** Another domain is another address, a border stands where none stood, full screen is there already: they change a mark of the item's own. */
 const OTHERS = SETTINGS.map((s) => s.id).filter((id) => !['tracking', 'domain', 'border', 'fullscreen'].includes(id));
 
@@ -81,7 +83,7 @@ function without({ code }: Embed, own: readonly string[]): string {
     at = range[1];
   }
   // Sizes that come from the item stand with those that were set.
-  const size = own === SIZE ? /(?:max-)?(?:width|height|aspect-ratio)[:=](["']?)[\w./%]*\1/g : /(?!)/g;
+  const size = own === SIZED ? /(?:max-)?(?:width|height|aspect-ratio)[:=](["']?)[\w./%]*\1/g : /(?!)/g;
   return (
     (text + code.text.slice(at))
       .replace(size, '')
@@ -115,7 +117,7 @@ describe('law 3: one changed setting changes only its own bytes', () => {
         const before = keep(h, h.found.item.settings);
         const after = keep(h, { ...h.found.item.settings, [id]: from[id] });
         // Sizes are written in several places that belong together.
-        const own = SIZE.includes(id) ? SIZE : [id];
+        const own = SIZED.includes(id) ? SIZED : [id];
         expect(without(after, own)).toBe(without(before, own));
       }),
       RUNS,
