@@ -18,7 +18,7 @@ module.exports = {
       to: {
         path: [
           '^node:',
-          'node_modules/(?!@types/culori|zod|entities|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|ical-generator|fflate)',
+          'node_modules/(?!@types/culori|zod|entities|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|@noble/hashes|crc-32|ical-generator|fflate)',
         ],
         dependencyTypesNot: ['type-only'],
       },

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { text as readAll } from 'node:stream/consumers';
 import type { z } from 'zod';
+import { readJson as parseJson } from '../core/model/json.ts';
 import { makeBook, type HostBook } from '../core/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/hosts/loadCards.ts';
@@ -44,14 +45,9 @@ export const readSite = (file: string): Site => readJson(file, { what: 'site', s
 
 /** What a JSON file describes, checked, or a usage error that says where it is not right. */
 export function readJson<Value>(file: string, { what, schema }: { what: string; schema: z.ZodType<Value> }): Value {
-  let data: unknown;
-  try {
-    data = JSON.parse(readFileOrSay(file, what));
-  } catch (error) {
-    if (error instanceof UsageError) throw error;
-    throw new UsageError(`The ${what} ${file} is not JSON: ${String(error)}`);
-  }
-  const result = schema.safeParse(data);
+  const data = parseJson(readFileOrSay(file, what));
+  if ('wrong' in data) throw new UsageError(`The ${what} ${file} cannot be used: ${data.wrong}.`);
+  const result = schema.safeParse(data.value);
   if (result.success) return result.data;
   const [issue] = result.error.issues;
   throw new UsageError(`The ${what} ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);

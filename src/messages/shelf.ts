@@ -35,6 +35,8 @@ export function sayBundleRefusal(refusal: BundleRefusal): string {
       return `Unpacked, this file would take ${Math.round(refusal.bytes / 1e6)} MB, and at most ${Math.round(refusal.most / 1e6)} MB are taken. Save a selection instead of everything.`;
     case 'newer':
       return `This bundle was saved by a newer Refenestra (format ${refusal.version}). Reload this page for the newest one, then bring it in again.`;
+    case 'damaged':
+      return `The bundle is damaged: ${refusal.name} is not as it was packed. Choose another copy of it.`;
     case 'broken':
       return `The bundle is damaged: at ${refusal.place}, ${refusal.why}. Choose another copy of it.`;
   }
@@ -45,3 +47,7 @@ export const sayStorageTrouble = (error: unknown): string =>
   error instanceof Error && /quota/i.test(`${error.name} ${error.message}`)
     ? 'The browser has no room for this. Nothing of it was written, and what was there is still there. Remove some embeds, or take fewer.'
     : 'The browser’s store did not take this. Nothing of it was written, and what was there is still there. Reload the page and try again.';
+
+/** Files of a bundle that are not as they were packed, and what that means. */
+export const sayDamaged = (names: readonly string[]): string =>
+  `${names.slice(0, 5).join(', ')}${names.length > 5 ? ` and ${names.length - 5} more files` : ''} ${names.length === 1 ? 'is' : 'are'} damaged and left out. What you tick below is whole; look for another copy of the bundle for the rest.`;

@@ -6,7 +6,7 @@ import type { SettingsFix } from '../core/model/plan.ts';
 import type { Site } from '../core/model/site.ts';
 import type { Work } from '../core/shelf/work.ts';
 import type { HouseStyle } from '../core/styles/style.ts';
-import type { Bundle, BundleRefusal } from '../core/bundle/bundle.ts';
+import type { Bundle, Unpacked } from '../core/bundle/bundle.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
 
 /** What the page asks of the worker that makes covers. */
@@ -25,7 +25,7 @@ export type CoverMade = { address: string; bytes: number } | { failed: true };
 /** What is asked of the worker that packs and unpacks bundles. */
 export type BundleAsked = { pack: Bundle } | { unpack: Uint8Array };
 
-export type BundleAnswer = { packed: Uint8Array<ArrayBuffer> } | { bundle: Bundle } | { refusal: BundleRefusal };
+export type BundleAnswer = { packed: Uint8Array<ArrayBuffer> } | Unpacked;
 
 /** What a batch is made of: everything that the worker needs to know. */
 export interface BatchBegun {

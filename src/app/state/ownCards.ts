@@ -1,4 +1,5 @@
 import type { HostCard } from '../../core/hosts/card.ts';
+import { readJson } from '../../core/model/json.ts';
 import { loadCards, type CardProblem } from '../../core/hosts/loadCards.ts';
 import { providersSchema } from '../../core/hosts/providers.ts';
 import { findPreference, savePreference } from '../storage/database.ts';
@@ -44,13 +45,9 @@ export async function dropCard(store: Store, id: string): Promise<void> {
 
 /** Takes a provider list in the format of the oEmbed registry; the sentence that says why not, or null. */
 export async function importProviders(store: Store, text: string): Promise<string | null> {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    return 'This file is not JSON, so no provider list either.';
-  }
-  const read = providersSchema.safeParse(data);
+  const data = readJson(text);
+  if ('wrong' in data) return `This is no provider list: ${data.wrong}.`;
+  const read = providersSchema.safeParse(data.value);
   if (!read.success) {
     const [issue] = read.error.issues;
     return `This is no provider list: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.`;

@@ -1,3 +1,4 @@
+import { readJson } from '../../core/model/json.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 import { listSites, removeSite, saveSite } from '../storage/own.ts';
 import type { Store } from './store.ts';
@@ -26,13 +27,9 @@ export async function dropSite(store: Store, id: string): Promise<void> {
 
 /** The site that a file holds, or the sentence that says why it holds none; nothing is written yet. */
 export function readSiteFile(text: string): { site: Site } | { wrong: string } {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    return { wrong: 'This file is not JSON, so no site either. Choose a file that was exported here.' };
-  }
-  const read = siteSchema.safeParse(data);
+  const data = readJson(text);
+  if ('wrong' in data) return { wrong: `This is no site: ${data.wrong}. Choose a file that was exported here.` };
+  const read = siteSchema.safeParse(data.value);
   if (read.success) return { site: read.data };
   const [issue] = read.error.issues;
   return { wrong: `This is no site: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.` };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, test } from 'vitest';
-import { sites } from '../tests/world.ts';
+import { runs, sites } from '../tests/world.ts';
 import { savedSchema, type SavedEmbed } from '../shelf/saved.ts';
 import { emptyWork } from '../shelf/work.ts';
 import { emptyStyle } from '../styles/style.ts';
@@ -22,7 +22,7 @@ const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
   });
 const bundle = (part: Partial<Bundle> = {}): Bundle => ({
   format: 'refenestra-bundle',
-  version: 2,
+  version: 3,
   made: '2026-11-23T20:00:00.000Z',
   embeds: [],
   versions: [],
@@ -48,7 +48,7 @@ describe('a bundle', () => {
   });
 
   test('is read back as it was written, byte for byte, pictures included', () => {
-    expect(unpack(pack(whole))).toEqual({ bundle: whole });
+    expect(unpack(pack(whole))).toEqual({ bundle: whole, damaged: [] });
     expect(pack(whole)).toEqual(pack(whole));
   });
 
@@ -56,7 +56,10 @@ describe('a bundle', () => {
   test.each([
     ['noZip', strToU8('PK no')],
     ['noBundle', zipSync({ 'readme.txt': strToU8('x') })],
-    ['newer', zip({ ...whole, version: 3 })],
+    ['newer', zip({ ...whole, version: 4 })],
+    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: 4 })) })],
+    ['broken', zipSync({ 'bundle.json': strToU8('['.repeat(5000)) })],
+    ['tooLarge', zipSync({ 'bundle.json': new Uint8Array(40_000_000) })],
     ['broken', zip({ ...whole, embeds: [{ id: 'a' }] })],
     ['broken', zipSync({ 'bundle.json': strToU8('{') })],
   ])('is refused: %s', (code, bytes) => expect(unpack(bytes)).toMatchObject({ refusal: { code } }));
@@ -64,15 +67,55 @@ describe('a bundle', () => {
   test('of the first version is taken as it was meant', () => {
     const { preferences, pictures, ...first } = { ...whole, version: 1 };
     expect([preferences.length, pictures.length]).toEqual([1, 1]);
-    expect(unpack(zip(first))).toEqual({ bundle: { ...whole, preferences: [], pictures: [] } });
+    expect(unpack(zip(first))).toEqual({ bundle: { ...whole, preferences: [], pictures: [] }, damaged: [] });
   });
 
   test('takes no file that does not belong to it', () => {
     const files = {
-      'bundle.json': strToU8(JSON.stringify({ ...bundle(), pictures: undefined })),
+      'bundle.json': strToU8(JSON.stringify({ ...bundle(), version: 2, pictures: undefined })),
       'pictures/../../x.webp': strToU8('x'),
     };
-    expect(unpack(zipSync(files))).toEqual({ bundle: bundle() });
+    expect(unpack(zipSync(files))).toEqual({ bundle: bundle(), damaged: [] });
+  });
+
+  test('that is damaged anywhere is never taken as good', () => {
+    const packed = pack(whole);
+    const damage = fc.oneof(
+      fc.record({ at: fc.nat({ max: packed.length - 1 }), bit: fc.nat({ max: 7 }) }).map(({ at, bit }) => {
+        const flipped = packed.slice();
+        flipped[at]! ^= 1 << bit;
+        return flipped;
+      }),
+      fc.nat({ max: packed.length - 1 }).map((end) => packed.slice(0, end)),
+      fc.nat({ max: packed.length - 1 }).map((from) => packed.slice(from)),
+      fc.tuple(fc.nat({ max: packed.length - 9 }), fc.uint8Array({ minLength: 1, maxLength: 8 })).map(([at, bytes]) => {
+        const written = packed.slice();
+        written.set(bytes, at);
+        return written;
+      }),
+    );
+    fc.assert(
+      fc.property(damage, (bytes) => {
+        const read = unpack(bytes);
+        if ('refusal' in read) return;
+        const { bundle: taken, damaged } = read;
+        if (damaged.length === 0) expect(taken).toEqual(whole);
+        for (const [part, things] of Object.entries(taken)) {
+          const kept =
+            part === 'pictures' ? !damaged.some((name) => name.startsWith('pictures/')) : !damaged.includes(`${part}.json`);
+          if (kept) expect(things).toEqual(whole[part as keyof Bundle]);
+          else expect(things).toEqual([]);
+        }
+      }),
+      runs(2000),
+    );
+  });
+
+  test('takes no setting with a value that the setting does not take, and says where it stands', () => {
+    const wrong = { ...embed('a'), work: { ...embed('a').work, changes: { ratio: '16:9;x:[y]' } } } as SavedEmbed;
+    expect(unpack(pack({ ...bundle(), embeds: [wrong] }))).toMatchObject({
+      refusal: { code: 'broken', place: 'embeds.0.work.changes.ratio' },
+    });
   });
 });
 
@@ -123,7 +166,7 @@ describe('taking a bundle in', () => {
       fc.property(some, some, (here, there) => {
         const made = merge(there, here, new Set(planMerge(there, here).map(stepKey)));
         // What could not be read back could not be kept either.
-        expect(unpack(pack(made))).toEqual({ bundle: made });
+        expect(unpack(pack(made))).toEqual({ bundle: made, damaged: [] });
         const after = new Map([...here.embeds, ...made.embeds].map((e) => [e.id, e]));
         expect([...after.keys()].sort()).toEqual([...new Set([...here.embeds, ...there.embeds].map(({ id }) => id))].sort());
         expect(new Set(made.versions.map(({ id }) => id)).size).toBe(made.versions.length);

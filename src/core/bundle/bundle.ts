@@ -1,14 +1,18 @@
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import { strFromU8, strToU8, zipSync } from 'fflate';
 import { z } from 'zod';
 import { cardSchema } from '../hosts/card.ts';
 import { providersSchema } from '../hosts/providers.ts';
+import { readJson } from '../model/json.ts';
 import { proofSchema } from '../model/proof.ts';
 import { siteSchema } from '../model/site.ts';
 import { pastedBackSchema, pictureSchema, savedSchema, versionSchema } from '../shelf/saved.ts';
 import { styleSchema } from '../styles/style.ts';
 import { migrated } from './migrate.ts';
+import { unzip, type Zip } from './zip.ts';
 
-export const BUNDLE_VERSION = 2;
+export const BUNDLE_VERSION = 3;
 
 /** What somebody chose for the application itself. */
 export const preferenceSchema = z.discriminatedUnion('name', [
@@ -16,7 +20,7 @@ export const preferenceSchema = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('providers'), value: providersSchema }),
 ]);
 
-/** What stands in `bundle.json` of a bundle; the pictures lie beside it, one file each. */
+/** What stands in a bundle: each list in a file of its own, the pictures beside them. */
 export const bundleSchema = z.strictObject({
   format: z.literal('refenestra-bundle'),
   version: z.literal(BUNDLE_VERSION),
@@ -40,69 +44,107 @@ export type BundleRefusal =
   | { code: 'noBundle' }
   | { code: 'tooLarge'; bytes: number; most: number }
   | { code: 'newer'; version: number }
+  | { code: 'damaged'; name: string }
   | { code: 'broken'; place: string; why: string };
 
-/** Bytes of all files of a bundle together, unpacked; and how many there may be. */
-const MOST_BYTES = 512 * 1024 * 1024;
-const MOST_FILES = 210_000;
-const CONTENT = 'bundle.json';
+const MANIFEST = 'manifest.json';
+/** All that bundles of the first two versions held. */
+const WHOLE = 'bundle.json';
 const PICTURE = /^pictures\/([\w-]{1,60})\.(webp|jpeg|png)$/;
+const PARTS = ['embeds', 'versions', 'proofs', 'backs', 'sites', 'styles', 'cards', 'preferences'] as const;
+const fileOf = (part: string): string => `${part}.json`;
+const belongs = (name: string): boolean =>
+  name === MANIFEST || name === WHOLE || PICTURE.test(name) || PARTS.some((part) => name === fileOf(part));
 
-/** The bundle as a zip file. */
-export function pack({ pictures, ...content }: Bundle): Uint8Array {
-  const mtime = new Date(content.made);
-  const files: Zippable = { [CONTENT]: [strToU8(JSON.stringify(content)), { mtime }] };
+/** What a bundle says of itself: the SHA-256 of each of its files (FIPS 180-4), in hexadecimal digits. */
+const manifestSchema = z.object({
+  format: z.literal('refenestra-bundle'),
+  version: z.number(),
+  made: z.iso.datetime(),
+  files: z.record(z.string(), z.string().regex(/^[0-9a-f]{64}$/)),
+});
+
+const digest = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
+
+/** The bundle as a zip file: a file for each kind of thing, one for each picture, and the manifest. */
+export function pack({ pictures, format, version, made, ...parts }: Bundle): Uint8Array {
+  const mtime = new Date(made);
+  const files: Record<string, [Uint8Array, { mtime: Date; level?: 0 }]> = {};
+  for (const part of PARTS) files[fileOf(part)] = [strToU8(JSON.stringify(parts[part])), { mtime }];
   for (const { id, address } of pictures) {
     const [, type, data] = /^data:image\/(\w+);base64,(.*)$/s.exec(address)!;
     // Pictures are packed already.
     files[`pictures/${id}.${type}`] = [Uint8Array.from(atob(data!), (sign) => sign.charCodeAt(0)), { mtime, level: 0 }];
   }
-  return zipSync(files, { level: 6 });
+  const digests = Object.fromEntries(Object.entries(files).map(([name, [content]]) => [name, digest(content)]));
+  const manifest = JSON.stringify({ format, version, made, files: digests });
+  return zipSync({ [MANIFEST]: [strToU8(manifest), { mtime }], ...files }, { level: 6 });
 }
+
+/** What a zip file holds as a bundle. `damaged` names the files that are not as they were packed, and are left out. */
+export type Unpacked = { bundle: Bundle; damaged: string[] } | { refusal: BundleRefusal };
 
 /** The bundle in a zip file, checked whole, or why there is none. */
-export function unpack(bytes: Uint8Array): { bundle: Bundle } | { refusal: BundleRefusal } {
-  const files = filesOf(bytes);
-  if ('refusal' in files) return files;
-  const content = files.files[CONTENT];
-  if (!content) return { refusal: { code: 'noBundle' } };
-  let data: unknown;
-  try {
-    data = JSON.parse(strFromU8(content));
-  } catch {
-    return { refusal: { code: 'broken', place: CONTENT, why: 'it is not JSON' } };
-  }
-  const { version } = z.looseObject({ version: z.number() }).safeParse(data).data ?? {};
+export function unpack(bytes: Uint8Array): Unpacked {
+  const zip = unzip(bytes, belongs);
+  if ('refusal' in zip) return zip;
+  if (zip.damaged.includes(MANIFEST)) return { refusal: { code: 'damaged', name: MANIFEST } };
+  const manifest = zip.files.get(MANIFEST);
+  return manifest ? unpackFiles(manifest, zip) : unpackWhole(zip);
+}
+
+type Files = Pick<Extract<Zip, { files: unknown }>, 'files' | 'damaged'>;
+
+/** From the third version on. */
+function unpackFiles(manifest: Uint8Array, { files }: Files): Unpacked {
+  const said = readJson(strFromU8(manifest));
+  const version = 'value' in said ? versionOf(said.value) : undefined;
   if (version !== undefined && version > BUNDLE_VERSION) return { refusal: { code: 'newer', version } };
-  const read = bundleSchema.safeParse(migrated(data, BUNDLE_VERSION));
-  if (!read.success) {
-    const [issue] = read.error.issues;
-    return { refusal: { code: 'broken', place: issue!.path.join('.') || CONTENT, why: issue!.message } };
+  const read = manifestSchema.safeParse('value' in said ? said.value : null);
+  if (!read.success) return { refusal: brokenBy(read.error, MANIFEST) };
+  const damaged = Object.entries(read.data.files).flatMap(([name, wanted]) => {
+    const content = files.get(name);
+    return belongs(name) && (!content || digest(content) !== wanted) ? [name] : [];
+  });
+  const sound = (name: string): Uint8Array | undefined =>
+    read.data.files[name] !== undefined && !damaged.includes(name) ? files.get(name) : undefined;
+  const content: Record<string, unknown> = { format: read.data.format, version, made: read.data.made };
+  for (const part of PARTS) {
+    const file = sound(fileOf(part));
+    const value = file ? readJson(strFromU8(file)) : { value: [] };
+    if ('wrong' in value) return { refusal: { code: 'broken', place: fileOf(part), why: value.wrong } };
+    content[part] = value.value;
   }
-  return { bundle: { ...read.data, pictures: picturesOf(files.files) } };
+  const pictures = picturesOf([...files].filter(([name]) => sound(name)));
+  return checked(content, { damaged, pictures });
 }
 
-function filesOf(bytes: Uint8Array): { files: Record<string, Uint8Array> } | { refusal: BundleRefusal } {
-  let total = 0;
-  let count = 0;
-  try {
-    const files = unzipSync(bytes, {
-      // What a file claims to be unpacked is the room that it gets; only names that belong here are unpacked.
-      filter: ({ name, originalSize }) => {
-        total += originalSize;
-        count += 1;
-        return total <= MOST_BYTES && count <= MOST_FILES && (name === CONTENT || PICTURE.test(name));
-      },
-    });
-    if (total > MOST_BYTES || count > MOST_FILES) return { refusal: { code: 'tooLarge', bytes: total, most: MOST_BYTES } };
-    return { files };
-  } catch {
-    return { refusal: { code: 'noZip' } };
-  }
+/** Of the first two versions, which held one file with everything; only the checksums of the zip file tell what is sound. */
+function unpackWhole({ files, damaged }: Files): Unpacked {
+  if (damaged.includes(WHOLE)) return { refusal: { code: 'damaged', name: WHOLE } };
+  const content = files.get(WHOLE);
+  if (!content) return { refusal: { code: 'noBundle' } };
+  const read = readJson(strFromU8(content));
+  if ('wrong' in read) return { refusal: { code: 'broken', place: WHOLE, why: read.wrong } };
+  const version = versionOf(read.value);
+  if (version !== undefined && version > BUNDLE_VERSION) return { refusal: { code: 'newer', version } };
+  return checked(migrated(read.value, BUNDLE_VERSION), { damaged, pictures: picturesOf([...files]) });
 }
 
-function picturesOf(files: Record<string, Uint8Array>): Bundle['pictures'] {
-  return Object.entries(files).flatMap(([name, bytes]) => {
+function checked(content: unknown, { damaged, pictures }: { damaged: string[]; pictures: Bundle['pictures'] }): Unpacked {
+  const read = bundleSchema.safeParse(content);
+  return read.success ? { bundle: { ...read.data, pictures }, damaged } : { refusal: brokenBy(read.error, WHOLE) };
+}
+
+const versionOf = (value: unknown): number | undefined => z.looseObject({ version: z.number() }).safeParse(value).data?.version;
+
+function brokenBy({ issues }: z.ZodError, file: string): BundleRefusal {
+  const [issue] = issues;
+  return { code: 'broken', place: issue!.path.join('.') || file, why: issue!.message };
+}
+
+function picturesOf(files: readonly (readonly [string, Uint8Array])[]): Bundle['pictures'] {
+  return files.flatMap(([name, bytes]) => {
     const [, id, type] = PICTURE.exec(name) ?? [];
     if (id === undefined) return [];
     return pictureSchema.safeParse({ id, address: `data:image/${type};base64,${base64(bytes)}` }).data ?? [];

@@ -38,7 +38,7 @@ function stepsOf<P extends Part>(part: P, bundle: Bundle, present: Present): Ste
     const mine = here.get(id);
     if (mine === undefined) return { part, id, name, what: 'add' };
     if (same(mine, one)) return { part, id, name, what: 'keep' };
-    const newer = part === 'embeds' ? (one as SavedEmbed).changed >= (mine as SavedEmbed).changed : undefined;
+    const newer = part === 'embeds' ? (one as SavedEmbed).changed > (mine as SavedEmbed).changed : undefined;
     return { part, id, name, what: 'change', ...(newer !== undefined && { newer }) };
   });
 }

@@ -6,6 +6,8 @@ type Older = Readonly<Record<string, unknown>>;
 const STEPS: Readonly<Record<number, (older: Older) => Older>> = {
   // The first had no preferences; nothing else of it is another.
   1: (older) => ({ ...older, version: 2, preferences: [] }),
+  // The second held everything in one file, and no checksums.
+  2: (older) => ({ ...older, version: 3 }),
 };
 
 const versioned = z.looseObject({ version: z.number() });

@@ -1,3 +1,4 @@
+import { readJson } from '../model/json.ts';
 import { cardSchema, type HostCard } from './card.ts';
 
 /** Why a card was refused: where in it, and what would be right. */
@@ -16,7 +17,7 @@ export function loadCards(files: readonly { name: string; text: string }[]): { c
   const problems: CardProblem[] = [];
   for (const { name, text } of files) {
     const read = readJson(text);
-    if ('message' in read) problems.push({ file: name, place: '', path: [], message: read.message });
+    if ('wrong' in read) problems.push({ file: name, place: '', path: [], message: read.wrong });
     else if (Array.isArray(read.value)) read.value.forEach((value, i) => loadCard(`${name}[${i}]`, value, { cards, problems }));
     else loadCard(name, read.value, { cards, problems });
   }
@@ -35,14 +36,6 @@ function loadCard(file: string, value: unknown, { cards, problems }: { cards: Ho
       path: path.map((key) => (typeof key === 'number' ? key : String(key))),
       message,
     });
-  }
-}
-
-function readJson(text: string): { value: unknown } | { message: string } {
-  try {
-    return { value: JSON.parse(text) as unknown };
-  } catch (error) {
-    return { message: `not JSON: ${error instanceof Error ? error.message : String(error)}` };
   }
 }
 

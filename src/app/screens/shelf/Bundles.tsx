@@ -4,7 +4,7 @@ import { useEffect, useState, type ChangeEvent, type ReactElement } from 'react'
 import { useStore } from 'react-redux';
 import type { Bundle } from '../../../core/bundle/bundle.ts';
 import { planMerge, stepKey, type Step } from '../../../core/bundle/merge.ts';
-import { sayBundleRefusal, sayStorageTrouble } from '../../../messages/shelf.ts';
+import { sayBundleRefusal, sayDamaged, sayStorageTrouble } from '../../../messages/shelf.ts';
 import type { BundleAnswer } from '../../../workers/messages.ts';
 import { askWorker } from '../../askWorker.ts';
 import { readOwn } from '../../state/ownCards.ts';
@@ -22,7 +22,7 @@ const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });
 /** Everything, or what is chosen, in one file; and such a file taken in again, after it was seen what that would do. */
 export function Bundles({ chosen, close }: { chosen: readonly string[]; close: () => void }): ReactElement {
   const [said, setSaid] = useState('');
-  const [incoming, setIncoming] = useState<{ bundle: Bundle; steps: Step[] } | null>(null);
+  const [incoming, setIncoming] = useState<{ bundle: Bundle; steps: Step[]; damaged: readonly string[] } | null>(null);
   const since = useLiveQuery(() => Promise.all([lastBundle(), changedSinceBundle()]));
   const store = useStore() as Store;
   const save = async (ids: readonly string[] | null): Promise<void> => {
@@ -45,7 +45,8 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     field.value = '';
     if ('refusal' in answer) setSaid(`${sayBundleRefusal(answer.refusal)} Nothing was taken.`);
     if ('bundle' in answer) {
-      setIncoming({ bundle: answer.bundle, steps: planMerge(answer.bundle, await presentThings()) });
+      const steps = planMerge(answer.bundle, await presentThings());
+      setIncoming({ bundle: answer.bundle, steps, damaged: answer.damaged });
       setSaid('');
     }
   };
@@ -81,7 +82,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
         </Button>
       </div>
       <p role="status">{said}</p>
-      {incoming && <Incoming steps={incoming.steps} take={(steps) => told(take(steps))} />}
+      {incoming && <Incoming steps={incoming.steps} damaged={incoming.damaged} take={(steps) => told(take(steps))} />}
       <Room />
     </Pane>
   );
@@ -100,13 +101,26 @@ const NAMES: Readonly<Record<string, string>> = { theme: 'Day or night glass', p
 const SHOWN = 200;
 
 /** What the bundle would do, thing by thing, before it does it. */
-function Incoming({ steps, take }: { steps: readonly Step[]; take: (chosen: ReadonlySet<string>) => void }): ReactElement {
+interface IncomingProps {
+  steps: readonly Step[];
+  /** Files of the bundle that are not as they were packed. */
+  damaged: readonly string[];
+  take: (chosen: ReadonlySet<string>) => void;
+}
+
+function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
   const open = steps.filter(({ what }) => what !== 'keep');
-  const usual = open.filter(({ what, newer }) => what === 'add' || newer === true);
+  // Of an incomplete bundle nothing is proposed.
+  const usual = damaged.length > 0 ? [] : open.filter(({ what, newer }) => what === 'add' || newer === true);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(usual.map(stepKey)));
   const count = (what: Step['what']): number => steps.filter((step) => step.what === what).length;
   return (
     <section aria-label="What the bundle would do">
+      {damaged.length > 0 && (
+        <p role="alert">
+          <strong>This bundle is incomplete.</strong> {sayDamaged(damaged)}
+        </p>
+      )}
       <p>
         <strong>{count('add')}</strong> new here, <strong>{count('change')}</strong> differ, <strong>{count('keep')}</strong> are
         the same and stay. What is replaced stays as a version.

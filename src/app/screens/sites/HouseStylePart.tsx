@@ -1,6 +1,7 @@
 import { Button } from '@mui/material';
 import { Suspense, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
+import { readJson } from '../../../core/model/json.ts';
 import { KINDS, type Kind } from '../../../core/model/kind.ts';
 import type { Site } from '../../../core/model/site.ts';
 import {
@@ -101,13 +102,9 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
 }
 
 function readStyle(text: string): { style: ReturnType<typeof styleSchema.parse> } | { wrong: string } {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    return { wrong: 'This file is not JSON, so no house style either. Choose a file that was exported here.' };
-  }
-  const read = styleSchema.safeParse(data);
+  const data = readJson(text);
+  if ('wrong' in data) return { wrong: `This is no house style: ${data.wrong}. Choose a file that was exported here.` };
+  const read = styleSchema.safeParse(data.value);
   if (read.success) return { style: read.data };
   const [issue] = read.error.issues;
   return { wrong: `This is no house style: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.` };

@@ -2,6 +2,7 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
+import { readJson } from '../../../core/model/json.ts';
 import { siteSchema, type Site } from '../../../core/model/site.ts';
 import { paletteToCss, paletteToTokens, tokensToPalette } from '../../../core/sites/palette.ts';
 import { FORMS } from '../../../core/write/forms/list.ts';
@@ -130,11 +131,8 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
 }
 
 function readTokens(text: string): Site['palette'] {
-  try {
-    return tokensToPalette(JSON.parse(text));
-  } catch {
-    return [];
-  }
+  const data = readJson(text);
+  return 'value' in data ? tokensToPalette(data.value) : [];
 }
 
 const STRIPPED = [
