@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { text as readAll } from 'node:stream/consumers';
 import type { z } from 'zod';
+import { textOf } from '../core/batch/textOf.ts';
 import { readJson as parseJson } from '../core/model/json.ts';
 import { makeBook, type HostBook } from '../core/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
@@ -19,7 +20,9 @@ export const readText = (argument: string): Promise<string> =>
 /** The file's text, or a usage error that names it. */
 export function readFileOrSay(file: string, what: string): string {
   try {
-    return readFileSync(file, 'utf8');
+    const { text, encoding, guessed } = textOf(readFileSync(file));
+    if (guessed) console.error(`The ${what} ${file} is no UTF-8; it was read as ${encoding}.`);
+    return text;
   } catch (error) {
     throw new UsageError(`The ${what} ${file} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   }

@@ -19,6 +19,8 @@ export function placeCode(slot: HTMLElement, code: string): boolean {
   const template = document.createElement('template');
   // On this page's own origin, whose policy lets no script of the code run.
   template.innerHTML = code;
+  // What leads a page elsewhere, or changes its addresses, would take the preview away.
+  for (const one of template.content.querySelectorAll('meta, base')) one.remove();
   if (template.content.querySelector(RUNS)) return placeScript(slot, code);
   const fresh = template.content.querySelector(EMBEDS);
   const running = slot.querySelector(EMBEDS);

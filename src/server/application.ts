@@ -11,6 +11,7 @@ import type { DemoItem } from '../standins/world.ts';
 import type { Guard } from './guard.ts';
 import { pictureRoute } from './picture.ts';
 import { reachRoute } from './reach.ts';
+import { sendProblem } from './problems.ts';
 import { resolveRoute } from './resolve.ts';
 import { BUILT } from './built.ts';
 
@@ -40,11 +41,20 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   router.get('/hosts', (_, response) => void response.json(cards));
   router.get('/sites', (_, response) => void response.json(sites));
   router.get('/demo', (_, response) => void response.json(items));
-  router.use(rateLimit({ windowMs: 60_000, limit: 300, standardHeaders: true, legacyHeaders: false }));
+  router.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: 300,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: (_, response) =>
+        sendProblem(response, 429, { code: 'tooMany', detail: 'Too many questions in a minute. Wait a little, then ask again.' }),
+    }),
+  );
   router.post('/resolve', express.json({ limit: '16kb' }), resolveRoute(book, guard));
   router.post('/picture', express.json({ limit: '16kb' }), pictureRoute(guard));
   router.post('/reach', express.json({ limit: '16kb' }), reachRoute(book, guard));
-  router.use((_, response) => void response.status(404).json({ error: 'noSuchRoute' }));
+  router.use((_, response) => sendProblem(response, 404, { code: 'noSuchRoute', detail: 'There is nothing at this address.' }));
   return router;
 }
 
@@ -53,7 +63,7 @@ function page(port: number): express.RequestHandler {
   return (_, response, next) => {
     const file = join(BUILT, 'index.html');
     if (!existsSync(file))
-      return void response.status(503).type('text').send('The application is not built yet. Run `npm run build`.');
+      return sendProblem(response, 503, { code: 'notBuilt', detail: 'The application is not built yet. Run `npm run build`.' });
     const nonce = randomBytes(16).toString('base64');
     policy(port, nonce)(_, response, (error) => {
       if (error) return next(error);

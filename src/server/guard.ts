@@ -39,6 +39,8 @@ export interface Guard {
   /** Origins that may be asked although they are on this machine. */
   origins: ReadonlySet<string>;
   resolve?: Resolver;
+  /** Whether these are the only ones that may be asked. */
+  only?: boolean;
 }
 
 export interface Limits {
@@ -88,12 +90,13 @@ export async function guardedFetch(address: string, guard: Guard, limits: Limits
 }
 
 /** The URL, if it may be asked; names are checked again when they are looked up. */
-export function checkedUrl(address: string, { origins }: Guard): URL {
+export function checkedUrl(address: string, { origins, only }: Guard): URL {
   if (!URL.canParse(address)) throw new Refused('scheme', 'not an address');
   const url = new URL(address);
   if (url.protocol !== 'http:' && url.protocol !== 'https:') throw new Refused('scheme', url.protocol);
   if (url.username !== '' || url.password !== '') throw new Refused('credentials');
   if (origins.has(url.origin)) return url;
+  if (only) throw new Refused('nameUnknown', url.host);
   if (!PORTS.has(url.port)) throw new Refused('port', url.port);
   // The URL parser has already made one form of decimal, octal, hexadecimal and short addresses.
   const host = url.hostname.replace(/^\[|\]$/g, '');
@@ -105,7 +108,18 @@ export function checkedUrl(address: string, { origins }: Guard): URL {
 
 /** Refuses what is not an address of the public network (RFC 6890). */
 export function checkAddress(address: string): void {
-  if (!ipaddr.isValid(address) || ipaddr.parse(address).range() !== 'unicast') throw new Refused('privateAddress', address);
+  if (!ipaddr.isValid(address) || rangeOf(address) !== 'unicast') throw new Refused('privateAddress', address);
+}
+
+/** An address of six that holds one of four counts as what it holds (RFC 4291, section 2.5.5.1; RFC 6052, section 2.1). */
+function rangeOf(address: string): string {
+  const parsed = ipaddr.parse(address);
+  if (!(parsed instanceof ipaddr.IPv6)) return parsed.range();
+  const { parts } = parsed;
+  const held = parts.slice(0, 6).every((part) => part === 0) || (parts[0] === 0x64 && parts[1] === 0xff9b);
+  if (!held) return parsed.range();
+  const four = new ipaddr.IPv4(parts.slice(6).flatMap((part) => [part >> 8, part & 0xff]));
+  return four.range();
 }
 
 const systemResolver: Resolver = (name) =>
@@ -122,9 +136,24 @@ export async function checkedLookup(name: string, resolve: Resolver): Promise<Lo
 /** Names that lead to this machine by standard (RFC 6761, section 6.3); Node does not look them up. */
 const here: LookupAddress = { address: '127.0.0.1', family: 4 };
 
-function agentFor(url: URL, { origins, resolve = systemResolver }: Guard): Agent {
-  const find = origins.has(url.origin) ? () => Promise.resolve(here) : (name: string) => checkedLookup(name, resolve);
+/** One agent for each guard and for each side of it, which keeps its connections and closes those that are idle. */
+const agents = new WeakMap<Guard, Map<boolean, Agent>>();
+
+function agentFor(url: URL, guard: Guard): Agent {
+  const ours = guard.origins.has(url.origin);
+  const known = agents.get(guard) ?? new Map<boolean, Agent>();
+  agents.set(guard, known);
+  const agent = known.get(ours) ?? makeAgent(ours, guard);
+  known.set(ours, agent);
+  return agent;
+}
+
+function makeAgent(ours: boolean, { resolve = systemResolver }: Guard): Agent {
+  const find = ours ? () => Promise.resolve(here) : (name: string) => checkedLookup(name, resolve);
   return new Agent({
+    keepAliveTimeout: 2000,
+    keepAliveMaxTimeout: 4000,
+    connections: 16,
     connect: {
       timeout: 5000,
       lookup: (name, options, done) => {

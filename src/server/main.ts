@@ -1,8 +1,12 @@
+import { createServer as createHttpServer } from 'node:http';
 import { pino } from 'pino';
 import { createServer } from './server.ts';
 import { WRITTEN_PORT } from '../standins/world.ts';
 
-/** Starts the server: `PORT` for another port, `LOG` for another level of the log. */
+/**
+ * Starts the server: `PORT` for another port, `LOG` for another level of the log, `HOST` for the address to listen on. Without
+ * it the server listens on this machine alone, in both families of addresses.
+ */
 const port = Number(process.env.PORT ?? WRITTEN_PORT);
 const log = pino({ level: process.env.LOG ?? 'warn' });
 
@@ -11,7 +15,16 @@ if (!Number.isInteger(port) || port < 1 || port > 65_535) {
   process.exit(2);
 }
 
-const server = createServer(port, log).listen(port);
+const app = createServer(port, log);
+const { HOST } = process.env;
+const server = createHttpServer(app).listen(port, HOST ?? '127.0.0.1');
+// Where this machine has no addresses of the newer family, the older one does.
+const second =
+  HOST === undefined
+    ? createHttpServer(app)
+        .listen(port, '::1')
+        .on('error', () => undefined)
+    : null;
 server.on('listening', () => console.log(`Refenestra is at http://localhost:${port}`));
 server.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code !== 'EADDRINUSE') throw error;
@@ -24,6 +37,8 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
     if (stopping) return;
     stopping = true;
+    second?.close();
+    second?.closeAllConnections();
     server.close(() => process.exit(0));
     server.closeAllConnections();
   });

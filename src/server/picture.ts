@@ -1,5 +1,6 @@
 import type { RequestHandler } from 'express';
 import { z } from 'zod';
+import { sendProblem } from './problems.ts';
 import { guardedFetch, Refused, type Guard } from './guard.ts';
 
 const asked = z.strictObject({ url: z.url({ protocol: /^https?$/ }).max(4000) });
@@ -10,14 +11,14 @@ const LIMITS = { types: TYPES, size: 8_000_000, time: 10_000 };
 export function pictureRoute(guard: Guard): RequestHandler {
   return async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
-    if (!body.success) return void response.status(400).json({ error: 'badRequest', message: 'Send { "url": "https://…" }.' });
+    if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
     try {
       const { status, type, body: bytes } = await guardedFetch(body.data.url, guard, LIMITS);
       if (status >= 400 || !TYPES.some((wanted) => wanted === type))
-        return void response.status(502).json({ error: 'noPicture' });
-      response.set({ 'Content-Type': type, 'X-Content-Type-Options': 'nosniff', 'Cache-Control': 'no-store' }).send(bytes);
+        return sendProblem(response, 502, { code: 'noPicture', detail: 'There is no picture at this address.' });
+      response.set({ 'Content-Type': type, 'Cache-Control': 'no-store' }).send(bytes);
     } catch (error) {
-      response.status(502).json({ error: error instanceof Refused ? error.code : 'noAnswer' });
+      sendProblem(response, 502, { code: error instanceof Refused ? error.code : 'noAnswer' });
     }
   };
 }

@@ -21,6 +21,8 @@ export function preview(port: number): Router {
           frameSrc: ['http:', 'https:'],
           imgSrc: ['http:', 'https:', 'data:'],
           mediaSrc: ['http:', 'https:'],
+          baseUri: ["'none'"],
+          formAction: ["'none'"],
           frameAncestors: [`http://localhost:${port}`, `http://127.0.0.1:${port}`],
         },
       },
@@ -53,7 +55,10 @@ let shown = false;
 addEventListener('message', (event) => {
   if (event.source === window.parent && !shown && event.data && typeof event.data.run === 'string') {
     shown = true;
-    document.body.replaceChildren(document.createRange().createContextualFragment(event.data.run));
+    const code = document.createRange().createContextualFragment(event.data.run);
+    // What leads a page elsewhere would take the trial away.
+    for (const one of code.querySelectorAll('meta, base')) one.remove();
+    document.body.replaceChildren(code);
     new ResizeObserver(() => parent.postMessage({ runHeight: document.documentElement.getBoundingClientRect().height }, '*')).observe(document.body);
   } else if (event.source !== window.parent) parent.postMessage(event.data, '*');
 });
@@ -70,6 +75,8 @@ function run(port: number): RequestHandler {
       'media-src http: https:',
       'connect-src http: https:',
       'frame-src http: https:',
+      "base-uri 'none'",
+      "form-action 'none'",
       `frame-ancestors http://preview.localhost:${port} http://localhost:${port}`,
       'sandbox allow-scripts allow-popups',
     ];

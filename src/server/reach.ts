@@ -4,6 +4,7 @@ import { accessOf } from '../core/hosts/access.ts';
 import type { HostBook } from '../core/hosts/book.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { judge, type Reached } from '../core/reach/reached.ts';
+import { sendProblem } from './problems.ts';
 import { guardedFetch, Refused, type Fetched, type Guard } from './guard.ts';
 
 const asked = z.strictObject({
@@ -20,9 +21,7 @@ export function reachRoute(book: HostBook, guard: Guard): RequestHandler {
   return async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success)
-      return void response
-        .status(400)
-        .json({ error: 'badRequest', message: 'Send { "url": "https://…", "site": "https://…" }.' });
+      return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…", "site": "https://…" }.' });
     response.json({ reached: await reach(body.data, book, guard) });
   };
 }

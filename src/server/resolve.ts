@@ -6,6 +6,7 @@ import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { factsFrom } from './facts.ts';
 import { guardedFetch, Refused, type Guard, type Limits } from './guard.ts';
+import { sendProblem } from './problems.ts';
 import { parseOEmbedXml, readPageData, type PageData } from './pageData.ts';
 
 const asked = z.strictObject({
@@ -42,7 +43,7 @@ const LONGEST_CODE = 20_000;
 export function resolveRoute(book: HostBook, guard: Guard): RequestHandler {
   return async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
-    if (!body.success) return void response.status(400).json({ error: 'badRequest', message: 'Send { "url": "https://…" }.' });
+    if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
     try {
       response.json(await resolve(body.data, book, guard));
     } catch (error) {

@@ -137,6 +137,56 @@ describe('the hosts of the sample world', () => {
   });
 });
 
+describe('what goes wrong', () => {
+  test.each([
+    ['localhost', '/api/nothing', 404],
+    ['localhost', '/%E0%A4%A', 400],
+    ['localhost', '/assets/%', 400],
+    ['lanternreel.localhost', '/see/%E0%A4%A', 400],
+    ['preview.localhost', '/assets/%ff', 400],
+    ['nobody.localhost', '/', 404],
+  ])('at %s%s is told as Problem Details', async (host, path, status) => {
+    const answer = await get(host, path);
+    expect([answer.status, answer.headers['content-type']]).toEqual([status, 'application/problem+json; charset=utf-8']);
+    expect(JSON.parse(answer.text)).toMatchObject({ type: 'about:blank', status, code: expect.any(String) as string });
+    expect(answer.text).not.toMatch(/node_modules|\.ts|\bat\b .*:\d+/);
+  });
+
+  test('of a question that is no JSON, too', async () => {
+    const post = request(server).post('/api/resolve').set('Host', `localhost:${PORT}`).set('Content-Type', 'application/json');
+    const answer = await post.send('{"url":');
+    expect(answer.status).toBe(400);
+    expect(JSON.parse(answer.text)).toMatchObject({ status: 400, code: 'badRequest' });
+  });
+
+  test('nothing is guessed from its content, wherever it comes from', async () => {
+    for (const [host, path] of [
+      ['localhost', '/'],
+      ['localhost', '/api/health'],
+      ['preview.localhost', '/'],
+      ['preview.localhost', '/run'],
+      ['lanternreel.localhost', '/see/k7wq2m9d'],
+      ['frames.lanternreel.localhost', '/f/k7wq2m9d'],
+    ] as const)
+      expect((await get(host, path)).headers['x-content-type-options'], host + path).toBe('nosniff');
+  });
+
+  test('the preview sends no form and takes no other base', async () => {
+    for (const path of ['/', '/run']) {
+      const policy = (await get('preview.localhost', path)).headers['content-security-policy'];
+      expect(policy).toContain("base-uri 'none'");
+      expect(policy).toContain("form-action 'none'");
+    }
+  });
+
+  test('where the stand-ins alone are asked, addresses in digits are not', async () => {
+    for (const url of ['http://93.184.216.34/', 'https://[2606:2800:220:1::1]/', 'https://media.example/']) {
+      const answer = await request(server).post('/api/resolve').set('Host', `localhost:${PORT}`).send({ url });
+      expect(answer.body, url).toMatchObject({ refused: 'nameUnknown' });
+    }
+  });
+});
+
 describe('facts of an oEmbed answer', () => {
   const card = { endpoint: 'http://a.example/o{?url}', duration: { at: 'duration', unit: 'ms' as const } };
   test('are taken where they fit, and left where they do not', () => {

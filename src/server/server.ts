@@ -11,6 +11,7 @@ import { application } from './application.ts';
 import { BUILT } from './built.ts';
 import type { Guard } from './guard.ts';
 import { preview } from './preview.ts';
+import { noSniffing, sendProblem, tellProblem } from './problems.ts';
 
 /** One process, answering by host name: the application, the preview page, and each stand-in on its own. */
 export function createServer(port: number, log: Logger): Express {
@@ -21,7 +22,8 @@ export function createServer(port: number, log: Logger): Express {
   const byName = new Map<string, RequestHandler>([
     ['localhost', app],
     // One origin for what the browser keeps.
-    ['127.0.0.1', (request, response) => response.redirect(308, `http://localhost:${port}${request.originalUrl}`)],
+    ['127.0.0.1', toLocalhost(port)],
+    ['[::1]', toLocalhost(port)],
     ['preview.localhost', preview(port)],
   ]);
   for (const standIn of STAND_INS) {
@@ -30,28 +32,36 @@ export function createServer(port: number, log: Logger): Express {
   }
   const server = express().disable('x-powered-by');
   server.use(pinoHttp({ logger: log }));
+  server.use(noSniffing);
   server.use(compression());
   server.use((request, response, next) => {
     const answer = byName.get(request.hostname);
     if (answer) answer(request, response, next);
-    else response.status(404).type('text').send(`Nothing is served under the name ${request.hostname}.`);
+    else sendProblem(response, 404, { code: 'noSuchName', detail: 'Nothing is served under this name.' });
   });
+  server.use(tellProblem);
   return server;
 }
 
+const toLocalhost =
+  (port: number): RequestHandler =>
+  (request, response) =>
+    response.redirect(308, `http://localhost:${port}${request.originalUrl}`);
+
 function standInServer(router: RequestHandler): Express {
   const server = express().disable('x-powered-by');
+  server.set('env', 'production');
   server.use(
     '/assets',
     express.static(join(BUILT, 'assets'), { setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*') }),
   );
-  return server.use(router);
+  return server.use(router).use(tellProblem);
 }
 
-/** With `ASK=standins` nobody but the stand-ins is asked: no name is looked up. */
+/** With `ASK=standins` nobody but the stand-ins is asked, whether by name or by address. */
 function makeGuard(port: number): Guard {
   const origins = standInOrigins(port);
-  return process.env.ASK === 'standins' ? { origins, resolve: () => Promise.resolve([]) } : { origins };
+  return process.env.ASK === 'standins' ? { origins, only: true } : { origins };
 }
 
 /** The only addresses that the server may ask while it guards against all private ones. */

@@ -1,3 +1,5 @@
+import { textOf } from '../../core/batch/textOf.ts';
+
 /** Hands a text, or the bytes of a file, to the browser as a file to keep. */
 export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type = 'application/json'): void {
   const address = URL.createObjectURL(new Blob([content], { type }));
@@ -8,11 +10,19 @@ export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>
 export interface NamedText {
   name: string;
   text: string;
+  /** The encoding, where it had to be guessed. */
+  guessed?: string;
+}
+
+/** A file as text, whatever its encoding. */
+export async function readText(file: File): Promise<NamedText> {
+  const { text, encoding, guessed } = textOf(new Uint8Array(await file.arrayBuffer()));
+  return { name: file.name, text, ...(guessed && { guessed: encoding }) };
 }
 
 /** The texts of the chosen files; the field is empty again afterwards, so that the same file can be chosen anew. */
 export async function readFiles(field: HTMLInputElement): Promise<NamedText[]> {
-  const files = await Promise.all([...(field.files ?? [])].map(async (file) => ({ name: file.name, text: await file.text() })));
+  const files = await Promise.all([...(field.files ?? [])].map(readText));
   field.value = '';
   return files;
 }

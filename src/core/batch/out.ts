@@ -10,9 +10,17 @@ export function tableOut(
 ): string {
   const width = head?.length ?? rows[0]?.length ?? 1;
   const names = head ?? Array.from({ length: width }, (_, i) => (i === 0 ? 'link' : `column ${i + 1}`));
-  const cells = out.map(({ code, state, told }, i) => [...(rows[i] ?? []), code, words[state], told.join('\n')]);
+  const cells = out.map(({ code, state, told }, i) => [
+    ...(rows[i] ?? []),
+    notReckoned(code),
+    words[state],
+    notReckoned(told.join('\n')),
+  ]);
   return writeTable([...names, 'embed code', 'state', 'findings'], cells, { delimiter, from });
 }
+
+/** What was made of the words of others begins with nothing that a spreadsheet would reckon out. */
+const notReckoned = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
 /** One file for each row that has code: its number, its title, and the ending of its form. */
 export function filesOut(out: readonly RowOut[]): Record<string, string> {

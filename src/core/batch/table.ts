@@ -30,7 +30,14 @@ export function readTable(text: string): Table {
 function readCells(text: string): Table | null {
   // Code begins with a tag; in a table its cells stand in quotes.
   if (/^\s*</.test(text)) return null;
-  const { data, meta } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimitersToGuess: DELIMITERS });
+  // Some spreadsheets say in a first line what stands between the cells.
+  const said = /^sep=(.)[ \t]*(?:\r\n?|\n)/i.exec(text);
+  const { data, meta } = Papa.parse<string[]>(oneLineEnd(text.slice(said?.[0].length ?? 0)), {
+    skipEmptyLines: 'greedy',
+    newline: '\n',
+    delimitersToGuess: DELIMITERS,
+    ...(said && { delimiter: said[1]! }),
+  });
   const [first] = data;
   if (!first) return null;
   const named = !first.some((cell) => LINK.test(cell)) && first.every((cell) => cell.length < 60);
@@ -41,7 +48,7 @@ function readCells(text: string): Table | null {
     (linked || (even >= EVEN && data.some((row, i) => (i > 0 || !named) && row.some((cell) => LINK.test(cell)))));
   const narrow = first.length === 1 && named && data.length > 1 && data.slice(1).every(([cell]) => LINK.test(cell ?? ''));
   if (!wide && !narrow) return null;
-  const width = Math.max(...data.map((row) => row.length));
+  const width = data.reduce((most, row) => Math.max(most, row.length), 0);
   const filled = (row: string[]): string[] => [...row, ...Array<string>(width - row.length).fill('')];
   return {
     from: 'table',
@@ -49,6 +56,12 @@ function readCells(text: string): Table | null {
     rows: (named ? data.slice(1) : data).map(filled),
     delimiter: meta.delimiter,
   };
+}
+
+/** Lines that end in one way; what stands in quotes keeps its own (RFC 4180, section 2). */
+function oneLineEnd(text: string): string {
+  if (!text.includes('\r')) return text;
+  return text.replace(/"(?:[^"]|"")*"|\r\n?/g, (part) => (part.startsWith('"') ? part : '\n'));
 }
 
 /** One row for each thing in the text that may be embedded. */

@@ -1,5 +1,5 @@
 import { unzipSync } from 'fflate';
-import { buf as crc32 } from 'crc-32';
+import crc from 'crc-32';
 
 /** What a zip file holds, or why it is not taken. */
 export type Zip =
@@ -28,7 +28,7 @@ export function unzip(bytes: Uint8Array, wanted: (name: string) => boolean): Zip
       if (!wanted(name)) continue;
       // Where one of them cannot be unpacked, each is tried by itself.
       const content = all ? all[name] : contentsOf(bytes, (one) => one === name)?.[name];
-      if (content && crc32(content) >>> 0 === checksum) files.set(name, content);
+      if (content && crc.buf(content) >>> 0 === checksum) files.set(name, content);
       else damaged.push(name);
     }
     return { files, damaged };

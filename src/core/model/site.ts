@@ -9,6 +9,8 @@ const names = z
   .default([]);
 const space = z.number().int().min(0).max(400).default(0);
 
+const pageWord = z.string().min(1).max(60);
+
 /** A destination: where the embed will stand. Lengths in CSS pixels. */
 export const siteSchema = z.strictObject({
   id: z.string().regex(/^[a-z][a-z0-9-]{1,39}$/),
@@ -17,6 +19,16 @@ export const siteSchema = z.strictObject({
   address: z.url({ protocol: /^https?$/ }),
   /** BCP 47. */
   language: z.string().regex(/^[a-z]{2,3}(?:-[A-Za-z0-9]{2,8}){0,3}$/, 'a language is written en, or pt-BR'),
+  /** Words of its own for what goes into the code; all others are those of its language. */
+  words: z
+    .strictObject({
+      play: pageWord.optional(),
+      show: pageWord.optional(),
+      cover: pageWord.optional(),
+      transcript: pageWord.optional(),
+      consent: z.string().min(1).max(300).optional(),
+    })
+    .optional(),
   column: z.number().int().min(200).max(2000),
   margin: z.number().int().min(0).max(200),
   breakpoints: z.strictObject({

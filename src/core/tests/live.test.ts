@@ -4,13 +4,16 @@ import { canKeep } from '../live/keep.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../pipeline.ts';
 import { SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
 import type { SettingValue } from '../model/values.ts';
-import { book, inFrame, link, runs, settings } from './world.ts';
+import { book, cards, inFrame, link, runs, settings } from './world.ts';
 
 /** Laws 3, 6 and 7 for code that is kept as it stands, over generated codes and edits. */
 const RUNS = runs(1000);
 const SIZE: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height'];
-/** A height may come with the density of the player. */
-const SIZED: readonly SettingId[] = [...SIZE, 'density'];
+/** A height may come with another setting, as cards say. */
+const STEPPED = cards.flatMap((card) =>
+  Object.values(card.targets).flatMap(({ fit }) => (fit.by === 'steps' ? [fit.setting as SettingId] : [])),
+);
+const SIZED: readonly SettingId[] = [...SIZE, ...STEPPED];
 /** Another domain is another address, a border stands where none stood, full screen is there already: they change a mark of the item's own. */
 const OTHERS = SETTINGS.map((s) => s.id).filter((id) => !['tracking', 'domain', 'border', 'fullscreen'].includes(id));
 
@@ -125,7 +128,7 @@ describe('law 3: one changed setting changes only its own bytes', () => {
   });
 
   test('put in and taken out again, the text is the same to the byte', () => {
-    const simple = OTHERS.filter((id) => !SIZE.includes(id));
+    const simple = OTHERS.filter((id) => !SIZED.includes(id));
     fc.assert(
       fc.property(hand, fc.constantFrom(...simple), settings, (h, id, from) => {
         fc.pre(from[id] !== undefined && h.found.item.settings[id] === undefined);
@@ -151,7 +154,7 @@ describe('laws 2 and 7: what was laid into code is read from it', () => {
         const found = bringIn(code.text, book)[0]! as Hand['found'];
         const written = new Set(code.map.map((mark) => mark.origin));
         for (const { setting, asked, reason } of plan.entries)
-          if (written.has(setting) && !SIZE.includes(setting))
+          if (written.has(setting) && !SIZED.includes(setting))
             expect(bare(found.item.settings[setting]), `${setting} in ${code.text}`).toBe(
               bare(reason.code === 'nearest' ? reason.value : asked),
             );

@@ -1,5 +1,6 @@
 import { linkAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
+import { pageWords } from '../model/pageWords.ts';
 import { structuredData } from './structuredData.ts';
 import type { TreeAttribute, TreeNode } from './tree.ts';
 import type { SettingId } from '../settings/list.ts';
@@ -27,6 +28,7 @@ export const AROUND = ['heading', 'text', 'caption', 'textLink', 'transcript', '
 
 /** The link to the host’s page, and the transcript that unfolds. */
 function below(input: WriteInput): TreeNode[] {
+  const { site } = input;
   const { textLink, transcript } = input.plan.frame;
   const nodes: TreeNode[] = [];
   if (textLink) {
@@ -41,7 +43,7 @@ function below(input: WriteInput): TreeNode[] {
     const lines = String(transcript)
       .split(/\n\s*\n/)
       .map((text): TreeNode => ({ tag: 'p', attributes: [], children: [{ pieces: [{ text, origin: 'transcript' }] }] }));
-    const summary: TreeNode = { tag: 'summary', attributes: [], children: [{ pieces: [{ text: 'Transcript' }] }] };
+    const summary: TreeNode = { tag: 'summary', attributes: [], children: [{ pieces: [{ text: pageWords(site).transcript }] }] };
     nodes.push({ tag: 'details', attributes: [], children: [summary, ...lines] });
   }
   return nodes;

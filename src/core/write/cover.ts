@@ -1,5 +1,6 @@
 import { writeCoverPage } from '../model/coverPage.ts';
 import { OPENER } from '../model/coverScript.ts';
+import { pageWords } from '../model/pageWords.ts';
 import type { Kind } from '../model/kind.ts';
 import { linkAddress, pressedAddress } from './address.ts';
 import type { WriteInput } from './form.ts';
@@ -12,10 +13,11 @@ const USUAL = { text: '#1e2630', ground: '#fffdf8', accent: '#1f5f4f' };
 
 /** What stands on the cover, from the settings and the site. */
 function coverOf({ item, plan: { frame }, site }: WriteInput) {
+  const words = pageWords(site);
   return {
     title: String(frame.title ?? ''),
     picture: frame.cover === undefined ? null : String(frame.cover),
-    words: String(frame.coverWords ?? (PLAYED.includes(item.kind) ? 'Play' : 'Show')),
+    words: String(frame.coverWords ?? (PLAYED.includes(item.kind) ? words.play : words.show)),
     consent: frame.consent === undefined ? null : String(frame.consent),
     colours: site ? { ...site.light, accent: site.palette[0]?.colour ?? site.light.text } : USUAL,
   };
@@ -30,7 +32,7 @@ export function coverFrame(input: WriteInput, sizing: Sizing): TreeNode {
   const page = writeCoverPage({
     ...cover,
     language: input.site?.language ?? 'en',
-    title: title.trim() || cover.words.trim() || 'Cover',
+    title: title.trim() || cover.words.trim() || pageWords(input.site).cover,
     href: textOf(pressedAddress(input.plan)),
   });
   const [src, ...others] = frame.attributes;

@@ -4,6 +4,7 @@ import type { KeptBatch } from '../../batch/run.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
+import { readText, type NamedText } from '../../ui/files.ts';
 
 interface Props {
   batch: KeptBatch;
@@ -11,6 +12,9 @@ interface Props {
   begin: () => void;
   ready: boolean;
 }
+
+/** The file, and how it was read where that had to be guessed. */
+const nameOf = ({ name, guessed }: NamedText): string => (guessed ? `${name}, read as ${guessed}` : name);
 
 const example = (link: string): string => `link;title;start\n${link};The sluice opens;0:42`;
 
@@ -35,8 +39,8 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
     event.preventDefault();
     const [file] = event.dataTransfer.files;
     const name = file?.name ?? '';
-    void (file ? file.text() : Promise.resolve(event.dataTransfer.getData('text/plain'))).then(
-      (text) => text && take(text, name),
+    void (file ? readText(file) : Promise.resolve({ name, text: event.dataTransfer.getData('text/plain') })).then(
+      (read: NamedText) => read.text && take(read.text, nameOf(read)),
     );
   };
   return (
@@ -61,7 +65,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         <FileButton
           words="Open a file"
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"
-          taken={([file]) => take(file!.text, file!.name)}
+          taken={([file]) => take(file!.text, nameOf(file!))}
         />
         {long && <Button onClick={() => take('')}>Empty the field</Button>}
         {batch.text === '' && <Button onClick={() => take(example(link))}>Try an example</Button>}
