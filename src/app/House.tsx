@@ -1,10 +1,11 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { Suspense, useEffect, useMemo, type ReactElement } from 'react';
-import { Outlet } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { useAppSelector } from './state/store.ts';
 import { Banner } from './ui/Banner.tsx';
 import { lazily } from './ui/lazily.ts';
 import { Spine } from './ui/Spine.tsx';
+import { Unbroken } from './ui/Unbroken.tsx';
 import { makeTheme } from './ui/theme.ts';
 
 const Shortcuts = lazily(
@@ -16,6 +17,8 @@ const Shortcuts = lazily(
 export function House(): ReactElement {
   const glass = useAppSelector((state) => state.view.theme);
   const shortcuts = useAppSelector((state) => state.view.shortcuts);
+  // Another screen of the same kind is no other screen, and its state stays.
+  const pathname = useLocation().pathname.split('/', 2)[1] || 'bench';
   const theme = useMemo(() => makeTheme(glass), [glass]);
   useEffect(() => {
     document.documentElement.dataset.glass = glass;
@@ -26,7 +29,9 @@ export function House(): ReactElement {
         <Spine />
         <Banner />
         <main className="screen">
-          <Outlet />
+          <Unbroken key={pathname} within>
+            <Outlet />
+          </Unbroken>
         </main>
         {shortcuts && (
           <Suspense fallback={null}>

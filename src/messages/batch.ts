@@ -46,8 +46,9 @@ export function sayRow({ refusal, wrong, findings }: MadeRow): string[] {
 }
 
 /** What came of the last thing that was done with the whole batch. */
-export function sayBatch(said: { code: 'shelved'; count: number } | { code: 'full' | 'store' }): string {
+export function sayBatch(said: { code: 'shelved'; count: number } | { code: 'full' | 'store' | 'broken' }): string {
   if (said.code === 'shelved') return `${said.count} ${said.count === 1 ? 'embed is' : 'embeds are'} on the Shelf.`;
+  if (said.code === 'broken') return 'The batch stopped by a fault of Refenestra. Its rows are kept: make the codes once more.';
   return said.code === 'full'
     ? 'The browser has no room for them. Nothing was put on the Shelf; save them as files instead.'
     : 'The browser’s store did not take them. Nothing was put on the Shelf; reload the page and try again.';

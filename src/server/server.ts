@@ -39,6 +39,7 @@ export function createServer(port: number, log: Logger): Express {
     if (answer) answer(request, response, next);
     else sendProblem(response, 404, { code: 'noSuchName', detail: 'Nothing is served under this name.' });
   });
+  server.use((_, response) => sendProblem(response, 404, { code: 'noSuchPage', detail: 'There is nothing at this address.' }));
   server.use(tellProblem);
   return server;
 }

@@ -48,11 +48,15 @@ const nextLane = <Q>(lanes: readonly Lane<Q>[]): Lane<Q> | undefined =>
     .filter(({ waiting, open }) => waiting.length > 0 && open < PER_HOST)
     .sort((a, b) => a.waiting.at(-1)!.place - b.waiting.at(-1)!.place)[0];
 
-/** Asks for all links, a few at a time per host, again where a host had no time, until all are answered or it is called off. */
+/**
+ * Asks for all links, a few at a time per host, again where a host had no time, until all are answered or it is called off.
+ * Those for which the server itself gave no answer are told as unasked.
+ */
 export async function askPolitely<Q extends Question>(
   questions: readonly Q[],
   asking: Asking,
   answered: (question: Q, facts: Facts) => void,
+  unasked: (question: Q) => void = () => undefined,
 ): Promise<void> {
   const { signal } = asking;
   const lanes = lanesOf(questions);
@@ -60,9 +64,11 @@ export async function askPolitely<Q extends Question>(
   const begin = async (lane: Lane<Q>): Promise<void> => {
     const { question } = lane.waiting.pop()!;
     lane.open++;
-    const facts = await ask(question.link, asking).catch(() => ({}));
+    const facts = await ask(question.link, asking).catch(() => null);
     lane.open--;
-    if (!signal.aborted) answered(question, facts);
+    if (signal.aborted) return;
+    if (facts) answered(question, facts);
+    else unasked(question);
   };
   for (;;) {
     const lane = open.size < TOGETHER && !signal.aborted ? nextLane(lanes) : undefined;
@@ -85,7 +91,7 @@ async function ask(link: string, { server, signal }: Asking): Promise<Facts> {
     if (answer.ok) {
       const { facts, refused } = answerSchema.parse(await answer.json());
       if (tried >= TRIES || refused === null || !WORTH_ASKING_AGAIN.has(refused)) return facts;
-    } else if (tried >= TRIES && answer.status !== 429) return {};
+    } else if (tried >= TRIES && answer.status !== 429) throw new Error(`the server answered ${answer.status}`);
     await rest(answer.status === 429 ? askedToWait(answer) : BETWEEN * tried, signal);
   }
 }

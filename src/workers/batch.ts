@@ -42,6 +42,8 @@ interface Batch {
   laid: Map<number, SettingsFix>;
   replaced: Map<number, Work>;
   facts: Map<number, Facts>;
+  /** Rows whose hosts could not be asked. */
+  unasked: Set<number>;
 }
 
 let batch: Batch | null = null;
@@ -54,10 +56,26 @@ const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 addEventListener('message', ({ data }: MessageEvent<BatchAsked>) => {
   if ('begin' in data) void begin(data.begin);
   else if ('cancel' in data) running?.abort();
+  else if ('askAgain' in data) void goOn();
   else if (batch) answer(batch, data);
 });
 
-function answer(current: Batch, asked: Exclude<BatchAsked, { begin: unknown } | { cancel: unknown }>): void {
+/** Asks once more for the rows that could not be asked. */
+async function goOn(): Promise<void> {
+  if (!batch) return;
+  const mine = (running = new AbortController());
+  const rows = [...batch.unasked];
+  batch.unasked.clear();
+  await askHosts(batch, mine.signal, rows);
+  if (running !== mine) return;
+  report(batch);
+  tell({ ended: mine.signal.aborted ? 'cancelled' : 'done' });
+}
+
+function answer(
+  current: Batch,
+  asked: Exclude<BatchAsked, { begin: unknown } | { cancel: unknown } | { askAgain: unknown }>,
+): void {
   if ('show' in asked) {
     const { rows } = current;
     tell({ shown: asked.show.flatMap((row) => (rows[row] ? [{ ...rows[row], row }] : [])) });
@@ -87,7 +105,7 @@ async function begin(begun: BatchBegun): Promise<void> {
   const settings: BatchSettings = { book: makeBook(begun.cards), sites, styles, site, forAll, today };
   const states = new Uint8Array(table.rows.length);
   const counts = { coded: 0, asked: 0, toAsk: 0 };
-  const changed = { laid: new Map(), replaced: new Map(), facts: new Map() };
+  const changed = { laid: new Map(), replaced: new Map(), facts: new Map(), unasked: new Set<number>() };
   const current: Batch = { table, roles, settings, id, rows: [], states, ...counts, ...changed };
   batch = current;
   const { from, head, rows } = table;
@@ -133,16 +151,21 @@ function make(current: Batch, row: number): void {
 }
 
 /** Asks the hosts for what the table does not say, and makes those rows anew. */
-async function askHosts(current: Batch, signal: AbortSignal): Promise<void> {
+async function askHosts(current: Batch, signal: AbortSignal, wanted = [...current.rows.keys()]): Promise<void> {
   const { rows, settings } = current;
-  const questions = rows.flatMap(({ host }, row) =>
-    canBeAsked(host, settings) ? [{ row, link: madeFor(current, row).made.item }] : [],
+  const questions = wanted.flatMap((row) =>
+    canBeAsked(rows[row]!.host, settings) ? [{ row, link: madeFor(current, row).made.item }] : [],
   );
   current.toAsk = questions.length;
-  await askPolitely(questions, { server: '', signal }, ({ row }, facts) => {
+  current.asked = 0;
+  const answered = ({ row }: { row: number }, facts: Facts): void => {
     current.facts.set(row, facts);
     make(current, row);
     current.asked++;
+    reportSoon(current);
+  };
+  await askPolitely(questions, { server: '', signal }, answered, ({ row }) => {
+    current.unasked.add(row);
     reportSoon(current);
   });
 }
@@ -151,10 +174,10 @@ function reportSoon(current: Batch): void {
   due ??= setTimeout(() => report(current), BETWEEN);
 }
 
-function report({ states, rows, coded, asked, toAsk }: Batch): void {
+function report({ states, rows, coded, asked, toAsk, unasked }: Batch): void {
   clearTimeout(due);
   due = undefined;
-  tell({ progress: { states: states.slice(), done: rows.length, coded, asked, toAsk } });
+  tell({ progress: { states: states.slice(), done: rows.length, coded, asked, toAsk, unasked: unasked.size } });
 }
 
 function written({ table, rows }: Batch, kind: 'csv' | 'html' | 'zip', title: string): string | Uint8Array<ArrayBuffer> {

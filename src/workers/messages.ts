@@ -49,6 +49,8 @@ export type BatchAsked =
   | { begin: BatchBegun }
   /** Stops after the row in hand; what was made stays. */
   | { cancel: true }
+  /** Goes on with the rows whose hosts could not be asked. */
+  | { askAgain: true }
   /** Settings for some rows, by their numbers from 0. */
   | { change: SettingsFix; rows: readonly number[] }
   /** A row as it came back from the Bench. */
@@ -73,6 +75,8 @@ export interface BatchProgress {
   coded: number;
   asked: number;
   toAsk: number;
+  /** Rows whose hosts could not be asked, since the server did not answer. */
+  unasked: number;
 }
 
 /** In this order they are shown. */

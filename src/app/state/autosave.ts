@@ -6,7 +6,7 @@ import { followed, forked, versionKept } from './bench.ts';
 import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
 import { sameData } from './sameData.ts';
 import type { State, Store } from './store.ts';
-import { noticed, storageFound } from './view.ts';
+import { noticed, storageFound, unwrittenFound } from './view.ts';
 
 const selectMaking = createSelector([selectItem, selectEmbed, selectHostFacts], (item, embed, facts) => ({ item, embed, facts }));
 
@@ -22,8 +22,8 @@ const selectRecord = createSelector([selectWork, selectStyle, selectSite, select
  */
 export function startAutosave(store: Store, windows = new BroadcastChannel(WRITES)): void {
   const revisions = new Map<string, number>();
-  /** The last state of works that were left before it was written. */
-  const left: Made[] = [];
+  /** The last state of works that were left, or could not be written: it stays here until it is. */
+  const waiting = new Map<string, Made>();
   let before = store.getState();
   let opened: unknown;
   let saved: Made | null = null;
@@ -73,31 +73,52 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
     store.dispatch(versionKept());
   }
 
+  /** What is to be written next: what is on the Bench first, then what waits. */
+  const next = (): Made | null => unsaved() ?? waiting.values().next().value ?? null;
+
   const write = (): void => {
+    clearTimeout(due);
     due = undefined;
     if (writing) return;
-    const record = left.shift() ?? unsaved();
+    const record = next();
     if (record === null && store.getState().bench.taken === null) return;
     writing = record ?? true;
+    const waited = record === null ? undefined : waiting.get(record.id);
     let failed = false;
     (record === null ? keepVersion() : save(record))
-      .then(() => note(store, 'works'))
+      .then(() => {
+        // What came to wait meanwhile is newer.
+        if (record !== null && waiting.get(record.id) === waited) waiting.delete(record.id);
+        tellWaiting();
+        if (waiting.size === 0) note(store, 'works');
+      })
       .catch((error: unknown) => {
         failed = true;
-        saved = record;
+        if (record !== null) {
+          waiting.delete(record.id);
+          waiting.set(record.id, record);
+          if (record.id === store.getState().bench.present.id) saved = record;
+        }
+        tellWaiting();
         note(store, isFull(error) ? 'full' : 'missing');
       })
       .finally(() => {
         writing = null;
         if (!failed) write();
+        else due ??= setTimeout(write, AGAIN);
       });
+  };
+  const tellWaiting = (): void => {
+    const told = store.getState().view.unwritten;
+    const now = [...waiting.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+    if (told.length !== now.length || told.some((one, i) => one !== now[i])) store.dispatch(unwrittenFound(now));
   };
   store.subscribe(() => {
     const state = store.getState();
     if (state.bench.present.id !== before.bench.present.id && !forking) {
       noteOpened(before);
       const record = unsaved(before);
-      if (record !== null && !sameData(record, writing)) left.push(record);
+      if (record !== null && !sameData(record, writing)) waiting.set(record.id, record);
     }
     before = state;
     due ??= setTimeout(write, 0);
@@ -115,6 +136,9 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
     });
   };
 }
+
+/** Milliseconds after which what could not be written is tried again. */
+const AGAIN = 2000;
 
 function note(store: Store, storage: 'works' | 'full' | 'missing'): void {
   if (store.getState().view.storage !== storage) store.dispatch(storageFound(storage));

@@ -4,6 +4,7 @@ import {
   broughtIn,
   changed,
   chosen,
+  forked,
   formChosen,
   gestureEnded,
   opened,
@@ -73,4 +74,18 @@ test('an untouched example is not to be saved, a touched one is', () => {
 test('the past does not grow for ever', () => {
   const long = Array.from({ length: 300 }, (_, i) => changed({ change: { start: i } })).reduce(reducer, start);
   expect(long.past).toHaveLength(200);
+});
+
+test('what goes on under another id takes its past along: undoing brings no second copy', () => {
+  const bench = (state: ReturnType<typeof benchSlice.reducer>, ...actions: Parameters<typeof benchSlice.reducer>[1][]) =>
+    actions.reduce(benchSlice.reducer, state);
+  const begun = bench(
+    undefined as never,
+    broughtIn('https://media.example/a'),
+    changed({ change: { title: 'A' } }),
+    forked('copy'),
+  );
+  expect(begun.present.id).toBe('copy');
+  expect(bench(begun, undone()).present.id).toBe('copy');
+  expect(bench(begun, undone(), redone()).present.id).toBe('copy');
 });

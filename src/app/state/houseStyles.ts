@@ -1,16 +1,8 @@
 import type { HouseStyle } from '../../core/styles/style.ts';
-import { listStyles, saveStyle } from '../storage/own.ts';
+import { saveStyle } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { stylesRead } from './world.ts';
-
-/** The house styles, as they were kept. */
-export async function readStyles(store: Store): Promise<void> {
-  await listStyles().then(
-    (styles) => store.dispatch(stylesRead(styles)),
-    () => store.dispatch(storageFound('missing')),
-  );
-}
 
 /** Keeps a style; what is begun from now on starts with it. Nothing that was made changes. */
 export async function keepStyle(store: Store, style: HouseStyle): Promise<void> {

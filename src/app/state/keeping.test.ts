@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { loadCards } from '../../core/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
 import { WRITES } from '../storage/announce.ts';
+import { database } from '../storage/database.ts';
 import {
   addVersion,
   changeEmbeds,
@@ -11,9 +12,11 @@ import {
   findPictures,
   latestEmbed,
   listEmbeds,
+  listUnreadable,
   listVersions,
   putWholes,
   removeEmbeds,
+  removeUnreadable,
   replaceWorks,
   saveEmbed,
   savePicture,
@@ -156,6 +159,45 @@ describe('saving by itself', () => {
     await vi.waitFor(async () => expect((await findEmbed('example'))?.work.changes).toEqual({ start: 31 }));
     store.dispatch(loadFacts.fulfilled({ ...NOTHING_MORE, facts: { title: 'Sluice' } }, 'request', ASKED));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.title).toBe('Sluice'));
+  });
+});
+
+describe('a store without room', () => {
+  const full = Object.assign(new Error('QuotaExceededError: no room'), { name: 'QuotaExceededError' });
+
+  test('loses nothing that was left behind: it waits, is told, and is written when there is room', async () => {
+    const store = storeWithWorld();
+    const put = vi.spyOn(database.embeds, 'put').mockImplementation(() => Promise.reject(full) as never);
+    startAutosave(store, { postMessage: () => undefined } as unknown as BroadcastChannel);
+    const ids: string[] = [];
+    for (const [i, text] of [LINK, `${LINK}?at=3`, `${LINK}?at=9`].entries()) {
+      store.dispatch(broughtIn(text));
+      store.dispatch(changed({ change: { title: `Title ${i}` } }));
+      ids.push(store.getState().bench.present.id);
+      await vi.waitFor(() => expect(store.getState().view.unwritten).toHaveLength(i + 1), 5000);
+    }
+    expect(store.getState().view).toMatchObject({ storage: 'full' });
+    expect(
+      store
+        .getState()
+        .view.unwritten.map(({ id }) => id)
+        .sort(),
+    ).toEqual([...ids].sort());
+    put.mockRestore();
+    await vi.waitFor(() => expect(store.getState().view).toMatchObject({ storage: 'works', unwritten: [] }), 8000);
+    for (const [i, id] of ids.entries()) expect(await findEmbed(id)).toMatchObject({ title: `Title ${i}` });
+  });
+});
+
+describe('what is kept and cannot be read', () => {
+  test('is told, left as it is, and the last good one opens', async () => {
+    await saveEmbed(made('good'), 0, 1000);
+    const wrong = { ...made('bad'), made: 1, changed: 5000, work: { ...made('bad').work, changes: { autoplay: 'perhaps' } } };
+    await database.embeds.put(wrong as never);
+    expect(await latestEmbed()).toMatchObject({ id: 'good' });
+    expect(await listUnreadable()).toMatchObject({ all: 2, rows: [{ id: 'bad' }] });
+    await removeUnreadable();
+    expect(await listUnreadable()).toMatchObject({ all: 1, rows: [] });
   });
 });
 

@@ -2,23 +2,14 @@ import type { HostCard } from '../../core/hosts/card.ts';
 import { readJson } from '../../core/model/json.ts';
 import { loadCards, type CardProblem } from '../../core/hosts/loadCards.ts';
 import { providersSchema } from '../../core/hosts/providers.ts';
-import { findPreference, savePreference } from '../storage/database.ts';
-import { listCards, removeCard, saveCards } from '../storage/own.ts';
+import { savePreference } from '../storage/database.ts';
+import { removeCard, saveCards } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownCardsRead, providersRead } from './world.ts';
 
-const PROVIDERS = 'providers';
-
-/** The user's own cards and provider list, as they were kept. */
-export async function readOwn(store: Store): Promise<void> {
-  try {
-    store.dispatch(ownCardsRead(await listCards()));
-    store.dispatch(providersRead(providersSchema.safeParse(await findPreference(PROVIDERS)).data ?? []));
-  } catch {
-    store.dispatch(storageFound('missing'));
-  }
-}
+/** Under which name the imported list of oEmbed providers is kept. */
+export const PROVIDERS = 'providers';
 
 /** Takes the cards that are right, and tells of the others. */
 export async function importCards(

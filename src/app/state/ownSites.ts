@@ -1,17 +1,9 @@
 import { readJson } from '../../core/model/json.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
-import { listSites, removeSite, saveSite } from '../storage/own.ts';
+import { removeSite, saveSite } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownSitesRead } from './world.ts';
-
-/** The user's own sites, as they were kept. */
-export async function readOwnSites(store: Store): Promise<void> {
-  await listSites().then(
-    (sites) => store.dispatch(ownSitesRead(sites)),
-    () => store.dispatch(storageFound('missing')),
-  );
-}
 
 /** Keeps a site; it can be used at once, even where the browser keeps nothing. */
 export async function keepSite(store: Store, site: Site): Promise<void> {

@@ -130,9 +130,15 @@ const selectWrittenFacts = createSelector(
   (facts, coverRatio, dates): Facts => ({ ...facts, ...(coverRatio !== null && { coverRatio }), ...dates }),
 );
 
+/** What the server found at the frame address, and what was decided about code that runs. */
+const selectFoundOut = createSelector([selectReached, (state: State) => state.bench.present.running], (reached, running) => ({
+  reached,
+  running,
+}));
+
 const selectSurroundings = createSelector(
-  [selectBook, selectSite, selectWrittenFacts, selectReached, (state: State) => state.bench.present.running],
-  (book, site, facts, reached, running) => ({ book, site, facts, reached, running }),
+  [selectBook, selectSite, selectWrittenFacts, selectFoundOut],
+  (book, site, facts, foundOut) => ({ book, site, facts, ...foundOut }),
 );
 
 /** How the code comes about: written anew in a form, or kept as it is in hand. */
@@ -161,15 +167,15 @@ const PREVIEW_DOMAIN = 'preview.localhost';
 
 /** The same as the preview shows it. */
 export const selectPreviewCode = createSelector(
-  [selectEmbed, selectItem, selectSurroundings, selectInHand, selectBook],
-  (embed, item, surroundings, hand, book): string | null => {
+  [selectEmbed, selectItem, selectSurroundings, selectInHand],
+  (embed, item, surroundings, hand): string | null => {
     if (!embed || !item) return null;
     const settings = embed.plan.entries.some((e) => e.setting === 'domain' && e.sent.length > 0)
       ? { ...embed.settings, domain: PREVIEW_DOMAIN }
       : embed.settings;
     const { form } = embed.code;
     if (form === AS_IT_STANDS && hand?.item && canKeep(hand.candidate))
-      return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand, book);
+      return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand, surroundings.book);
     const shown = SHOWN_AS[form] ?? 'responsive';
     if (settings === embed.settings && form === shown) return embed.code.text;
     return makeEmbed(item, settings, { ...surroundings, form: shown }).code.text;

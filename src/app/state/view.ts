@@ -1,6 +1,7 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, type PayloadAction, type WritableDraft } from '@reduxjs/toolkit';
 import type { PlayerReport } from '../../core/hosts/playerReport.ts';
 import type { Origin } from '../../core/model/plan.ts';
+import type { Made } from '../../core/shelf/record.ts';
 import { settingOf, type SettingId } from '../../core/settings/list.ts';
 
 /** How the screen stands; nothing of it is undone. */
@@ -17,7 +18,9 @@ export interface ViewState {
   /** That something happened which nobody on this screen asked for. */
   notice: 'forked' | 'followed' | null;
   /** Whether the browser keeps what is saved. */
-  storage: 'works' | 'missing' | 'full';
+  storage: 'works' | 'missing' | 'full' | 'blocked' | 'silent';
+  /** Works that could not be written yet. */
+  unwritten: readonly Made[];
   /** What the player reported last. */
   player: Omit<PlayerReport, 'event'> & { playing: boolean };
   /** Height of its content on a phone, in pixels, where height goes with content; null until it is told. */
@@ -41,6 +44,7 @@ const initialState: ViewState = {
   today: '',
   notice: null,
   storage: 'works',
+  unwritten: [],
   player: silent,
   phoneHeight: null,
   coverRatio: null,
@@ -72,6 +76,9 @@ export const viewSlice = createSlice({
     },
     noticed: (state, { payload }: PayloadAction<ViewState['notice']>) => {
       state.notice = payload;
+    },
+    unwrittenFound: (state, { payload }: PayloadAction<readonly Made[]>) => {
+      state.unwritten = payload as WritableDraft<Made>[];
     },
     storageFound: (state, { payload }: PayloadAction<ViewState['storage']>) => {
       state.storage = payload;
@@ -115,6 +122,7 @@ export const {
   dayBegun,
   noticed,
   storageFound,
+  unwrittenFound,
   playerReported,
   playerLoaded,
   phoneMeasured,

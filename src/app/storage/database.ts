@@ -25,6 +25,24 @@ database.version(3).stores({ sites: 'id' });
 database.version(4).stores({ proofs: 'id' });
 database.version(5).stores({ versions: 'id, embed', pictures: 'id', backs: 'id', styles: 'site', batches: 'id' });
 
+/** How long the store may take to open, in milliseconds. */
+const PATIENCE = 10_000;
+
+/** Tells when the store cannot be opened: another window holds an older one open, or it never answers. */
+export function watchOpening(tell: (trouble: 'blocked' | 'silent') => void): void {
+  database.on('blocked', () => tell('blocked'));
+  // A newer Refenestra in another window needs this one to let go.
+  database.on('versionchange', () => {
+    database.close();
+    tell('blocked');
+  });
+  const late = setTimeout(() => tell('silent'), PATIENCE);
+  database.open().then(
+    () => clearTimeout(late),
+    () => clearTimeout(late),
+  );
+}
+
 export async function savePreference(name: string, value: unknown): Promise<void> {
   await database.preferences.put({ name, value });
 }

@@ -48,7 +48,27 @@ export async function findEmbed(id: string): Promise<SavedEmbed | undefined> {
 }
 
 export async function latestEmbed(): Promise<SavedEmbed | undefined> {
-  return savedSchema.safeParse(await embeds.orderBy('changed').last()).data;
+  // The last one may be one that cannot be read: then the last good one.
+  for (const id of await embeds.orderBy('changed').reverse().primaryKeys()) {
+    const found = await findEmbed(id);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** What is kept and cannot be read, as it is; it is left out everywhere else, but never lost. */
+export async function listUnreadable(): Promise<{ all: number; rows: unknown[] }> {
+  const rows: unknown[] = await embeds.toArray();
+  return { all: rows.length, rows: rows.filter((row) => !savedSchema.safeParse(row).success) };
+}
+
+/** Takes what cannot be read off, for good. */
+export async function removeUnreadable(): Promise<void> {
+  await database.transaction('rw', embeds, async () => {
+    const ids = await embeds.toCollection().primaryKeys();
+    const rows = await embeds.bulkGet(ids);
+    await embeds.bulkDelete(ids.filter((_, i) => !savedSchema.safeParse(rows[i]).success));
+  });
 }
 
 export async function findEmbeds(ids: readonly string[]): Promise<SavedEmbed[]> {
@@ -166,7 +186,7 @@ export async function addVersion(embed: string, { code, work }: { code: string; 
     const before = await listVersions(embed);
     if (before[0]?.code !== code) await versions.put({ id: nanoid(12), embed, taken: now, code, work });
     const saved = await findEmbed(embed);
-    if (saved?.stage === 'draft') await embeds.put({ ...saved, stage: 'ready' });
+    if (saved?.stage === 'draft') await embeds.put({ ...saved, stage: 'ready', changed: now });
   });
 }
 

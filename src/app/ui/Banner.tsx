@@ -2,6 +2,7 @@ import { Button } from '@mui/material';
 import { useEffect, type ReactElement } from 'react';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { noticed } from '../state/view.ts';
+import { saveUnwritten } from './saveUnwritten.ts';
 import { checkServer, loadWorld } from '../state/world.ts';
 
 const LOOK_AGAIN = 5000;
@@ -16,7 +17,7 @@ const NOTICES = {
 export function Banner(): ReactElement | null {
   const dispatch = useAppDispatch();
   const { status, serverAnswers } = useAppSelector((state) => state.world);
-  const storage = useAppSelector((state) => state.view.storage);
+  const { storage, unwritten } = useAppSelector((state) => state.view);
   useEffect(() => {
     const look = (): void => void dispatch(status === 'failed' ? loadWorld() : checkServer());
     const timer = setInterval(look, LOOK_AGAIN);
@@ -52,9 +53,27 @@ export function Banner(): ReactElement | null {
         </span>
       )}
       {storage === 'full' && (
+        <>
+          <span>
+            The browser has no room left. What was saved before is still there.{' '}
+            {unwritten.length === 1 ? 'One embed waits' : `${unwritten.length} embeds wait`} to be saved, and will be as soon as
+            there is room: remove some embeds from the Shelf, or save {unwritten.length === 1 ? 'it' : 'them'} as a file.
+          </span>
+          <Button variant="outlined" onClick={() => void saveUnwritten(unwritten)}>
+            Save as a file
+          </Button>
+        </>
+      )}
+      {storage === 'blocked' && (
         <span>
-          The browser has no room left. What was saved before is still there; remove some embeds from the Shelf, then change
-          anything here to save it.
+          Another window holds an older Refenestra open, and so nothing can be saved here. Close the other windows of Refenestra,
+          then load this one anew.
+        </span>
+      )}
+      {storage === 'silent' && (
+        <span>
+          The browser’s store does not answer. Close the other windows of Refenestra and start the browser anew; until then copy
+          the code of what you make, since it is not kept.
         </span>
       )}
     </div>

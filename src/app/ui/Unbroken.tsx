@@ -1,24 +1,31 @@
 import { Component, type ReactElement, type ReactNode } from 'react';
 
 /** Stands in for the screen when something of it breaks: what was made is kept, and is there after loading anew. */
-export class Unbroken extends Component<{ children: ReactNode }, { broken: boolean }> {
-  override state = { broken: false };
+export class Unbroken extends Component<{ children: ReactNode; within?: boolean }, { error: unknown }> {
+  override state: { error: unknown } = { error: null };
 
-  static getDerivedStateFromError = (): { broken: boolean } => ({ broken: true });
+  static getDerivedStateFromError = (error: unknown): { error: unknown } => ({ error });
 
   override render(): ReactNode {
-    return this.state.broken ? <Broken /> : this.props.children;
+    if (this.state.error === null) return this.props.children;
+    return <Broken error={this.state.error} within={this.props.within ?? false} />;
   }
 }
 
-const Broken = (): ReactElement => (
-  <main className="not-loaded" role="alert">
-    <h1>Something broke in Refenestra itself</h1>
+/** What happened, and the ways on; within the house the other screens can still be reached. */
+const Broken = ({ error, within }: { error: unknown; within: boolean }): ReactElement => (
+  <div className="not-loaded" role="alert">
+    <h1>{within ? 'This screen broke' : 'Something broke in Refenestra itself'}</h1>
     <p>
-      What you have made is kept in this browser. Load the page anew to go on; if it breaks again, undo your last change there.
+      What you have made is kept in this browser. Load the page anew to go on; if it breaks again, open another screen
+      {within ? ' at the side' : ''}, or begin an empty embed.
+    </p>
+    <p>
+      <small>{error instanceof Error ? error.message.slice(0, 300) : 'No more is known.'}</small>
     </p>
     <button type="button" onClick={() => location.reload()}>
       Load it anew
-    </button>
-  </main>
+    </button>{' '}
+    <a href="/shelf">Open the Shelf</a>
+  </div>
 );

@@ -10,9 +10,8 @@ import { siteSchema } from '../model/site.ts';
 import { pastedBackSchema, pictureSchema, savedSchema, versionSchema } from '../shelf/saved.ts';
 import { styleSchema } from '../styles/style.ts';
 import { migrated } from './migrate.ts';
+import { BUNDLE_VERSION } from './version.ts';
 import { unzip, type Zip } from './zip.ts';
-
-export const BUNDLE_VERSION = 3;
 
 /** What somebody chose for the application itself. */
 export const preferenceSchema = z.discriminatedUnion('name', [

@@ -88,15 +88,13 @@ describe('a card that is wrong is refused at the place of the error', () => {
   test('names that every object has are names like others', () => {
     const { cards, problems } = load((c) => {
       c.id = 'constructor';
-      Object.assign(c, { identifiers: { constructor: { ...c.identifiers.id } }, targets: { valueOf: { ...c.targets.tune } } });
-      Object.assign(c.targets, {
-        valueOf: {
-          ...(c.targets as Record<string, object>).valueOf,
-          id: ['constructor'],
-          canonical: 'https://tinhorn.example/t/{constructor}',
-          frame: '/{constructor}{hasOwnProperty}',
-        },
-      });
+      const target = {
+        ...c.targets.tune,
+        id: ['constructor'],
+        canonical: 'https://tinhorn.example/t/{constructor}',
+        frame: '/{constructor}{hasOwnProperty}',
+      };
+      Object.assign(c, { identifiers: { constructor: { ...c.identifiers.id } }, targets: { valueOf: target } });
       c.links[0]!.target = 'valueOf';
       c.links[0]!.path = '/t/:constructor';
     });

@@ -1,7 +1,7 @@
+import type { Attribute, Range } from './place.ts';
 import type { Running } from './running.ts';
 
-/** A half-open range of UTF-16 code units in the text that was brought in: `[from, to)`. */
-export type Range = readonly [from: number, to: number];
+export type { Attribute, Range };
 
 export const SOURCES = ['link', 'iframe', 'object', 'script', 'media', 'shortcode', 'markdown'] as const;
 export type Source = (typeof SOURCES)[number];
@@ -30,12 +30,6 @@ export interface Repair {
     | 'waiting';
   was: string;
   now: string;
-}
-
-/** An attribute as it stands in the text; `value` is decoded, and null for a bare name. */
-export interface Attribute {
-  name: string;
-  value: string | null;
 }
 
 /** An attribute with its places: of the whole, and of its value; both in the text that was brought in. */

@@ -1,4 +1,4 @@
-import type { Attribute, Range } from './candidate.ts';
+import type { Attribute, Range } from './place.ts';
 
 /** In which way a part of a code runs, or takes the page away, where it stands in a page. */
 export type RunningKind =

@@ -143,14 +143,10 @@ const spacedOut = (text: string): string =>
   );
 
 const straightened = (text: string): string =>
-  text
-    .replace(
-      CURLY_END,
-      (_, name: string, gap: string, quote: string, address: string) => `${name}=${gap}${quote}${address}${quote}`,
-    )
-    .replace(CURLY_VALUE, (part, _a, _b, gap: string | undefined, value: string | undefined) =>
-      gap === undefined ? part : `=${gap}"${value}"`,
-    );
+  text.replace(CURLY_END, '$1=$2$3$4$3').replace(CURLY_VALUE, (part, ...found: (string | undefined)[]) => {
+    const [, , gap, value] = found;
+    return gap === undefined ? part : `=${gap}"${value}"`;
+  });
 
 const MENDERS: readonly Mender[] = [
   {

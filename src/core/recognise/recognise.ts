@@ -20,7 +20,7 @@ export function recognise(candidate: Candidate, book: HostBook): Recognition {
   if (candidate.refusal) return { refusal: candidate.refusal };
   const found = recogniseKind(candidate, book);
   const running = found.item && candidate.running?.filter(isStrange(book));
-  return running && running.length > 0 ? { item: { ...found.item!, running } } : found;
+  return running && running.length > 0 ? { item: { ...found.item, running } } : found;
 }
 
 function recogniseKind(candidate: Candidate, book: HostBook): Recognition {

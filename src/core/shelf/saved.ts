@@ -18,10 +18,10 @@ export const tagsIn = (text: string): string[] =>
 /** Several lists of tags as one, as many as there may be; what comes first stays. */
 export const joinedTags = (...lists: (readonly string[])[]): string[] => [...new Set(lists.flat())].slice(0, MOST.tags);
 
-const ratio = z.string().transform((text, { addIssue }) => {
+const ratio = z.string().transform((text, context) => {
   const proper = parseRatio(text);
   if (proper !== undefined) return proper;
-  addIssue({ code: 'custom', message: 'a ratio is written 16:9' });
+  context.addIssue({ code: 'custom', message: 'a ratio is written 16:9' });
   return z.NEVER;
 });
 const webAddress = z.url({ protocol: /^https?$/ }).max(4000);

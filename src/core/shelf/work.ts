@@ -34,15 +34,15 @@ export interface Work {
 
 /** Settings from outside: names that are none are left, and a value that its setting does not take is told with its place. */
 const settingsOf = <Schema extends z.ZodType<SettingValue | null>>(value: Schema) =>
-  z.record(z.string(), value).transform((record, { addIssue }) => {
+  z.record(z.string(), value).transform((record, context) => {
     const proper: [SettingId, z.output<Schema>][] = [];
     for (const [id, given] of Object.entries(record)) {
       if (!isSettingId(id)) continue;
       const taken = given === null ? null : properValue(id, given);
-      if (taken === undefined) addIssue({ code: 'custom', path: [id], message: `${id} does not take this value` });
+      if (taken === undefined) context.addIssue({ code: 'custom', path: [id], message: `${id} does not take this value` });
       else proper.push([id, taken as z.output<Schema>]);
     }
-    return Object.fromEntries(proper) as { readonly [Id in SettingId]?: z.output<Schema> };
+    return Object.fromEntries(proper);
   });
 const value = z.union([z.string(), z.number()]);
 

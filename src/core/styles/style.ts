@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KINDS, type Kind } from '../model/kind.ts';
-import { isSettingId, makesSense, properValue, settingOf, type SettingId, type Settings } from '../settings/list.ts';
+import { isSettingId, makesSense, properValue, type SettingId, type Settings } from '../settings/list.ts';
 
 /** A setting that a site uses for a kind of item unless somebody says otherwise, and why. */
 const ruleSchema = z.strictObject({
@@ -13,11 +13,11 @@ const ruleSchema = z.strictObject({
 /** The house style of a site: the settings it uses by default, by kind of item, with their reasons. */
 export const styleSchema = z
   .strictObject({ version: z.literal(1), site: z.string().min(2).max(40), rules: z.array(ruleSchema).max(600) })
-  .transform(({ rules, ...style }, { addIssue }) => {
+  .transform(({ rules, ...style }, context) => {
     const proper = rules.flatMap((rule, i) => {
       const value = properValue(rule.setting, rule.value);
       if (value !== undefined) return [{ ...rule, value }];
-      addIssue({ code: 'custom', path: ['rules', i, 'value'], message: `${rule.setting} does not take this value` });
+      context.addIssue({ code: 'custom', path: ['rules', i, 'value'], message: `${rule.setting} does not take this value` });
       return [];
     });
     return { ...style, rules: proper };

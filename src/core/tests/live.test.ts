@@ -11,7 +11,7 @@ const RUNS = runs(1000);
 const SIZE: readonly SettingId[] = ['widthMode', 'width', 'ratio', 'height'];
 /** A height may come with another setting, as cards say. */
 const STEPPED = cards.flatMap((card) =>
-  Object.values(card.targets).flatMap(({ fit }) => (fit.by === 'steps' ? [fit.setting as SettingId] : [])),
+  Object.values(card.targets).flatMap(({ fit }) => (fit.by === 'steps' ? [fit.setting] : [])),
 );
 const SIZED: readonly SettingId[] = [...SIZE, ...STEPPED];
 /** Another domain is another address, a border stands where none stood, full screen is there already: they change a mark of the item's own. */

@@ -93,7 +93,7 @@ const allMade = (total: number): string => (total === 1 ? 'The row is made.' : `
 
 function Progress({ state, total }: { state: BatchState; total: number }): ReactElement {
   const { phase } = state;
-  const { done, asked, toAsk } = state.progress;
+  const { done, asked, toAsk, unasked } = state.progress;
   const share = toAsk > 0 ? asked / toAsk : total === 0 ? 1 : done / total;
   const words =
     phase === 'cancelled'
@@ -107,6 +107,15 @@ function Progress({ state, total }: { state: BatchState; total: number }): React
     <div className="batch-progress">
       {phase === 'running' && <LinearProgress variant="determinate" value={share * 100} aria-label="How far the batch is" />}
       <span role="status">{words}</span>
+      {phase !== 'running' && unasked > 0 && (
+        <p role="alert">
+          The server did not answer, so the hosts of {unasked === 1 ? 'one row' : `${unasked} rows`} were not asked: titles,
+          shapes and covers may be missing there.{' '}
+          <Button size="small" onClick={run.askAgain}>
+            Ask them now
+          </Button>
+        </p>
+      )}
     </div>
   );
 }

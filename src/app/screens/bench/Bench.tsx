@@ -108,9 +108,11 @@ function useFacts(): void {
       item !== null && (item.host !== null || (item.form === 'address' && selectRecognised(state).candidate.source === 'link'))
     );
   });
+  // After an outage what is missing is asked for once more.
+  const there = useAppSelector((state) => state.world.serverAnswers);
   useEffect(() => {
-    if (about !== undefined && asks && !known) void dispatch(loadFacts({ link: address ?? about, about, width }));
-  }, [dispatch, about, address, asks, known, width]);
+    if (about !== undefined && asks && !known && there) void dispatch(loadFacts({ link: address ?? about, about, width }));
+  }, [dispatch, about, address, asks, known, there, width]);
 }
 
 /** Asks what visitors of the site get at the frame address, once it stays the same for a moment. */
@@ -118,12 +120,13 @@ function useReach(): void {
   const dispatch = useAppDispatch();
   const url = useAppSelector(selectReachAddress);
   const site = useAppSelector((state) => selectSite(state)?.address);
+  const there = useAppSelector((state) => state.world.serverAnswers);
   const known = useAppSelector((state) => url !== null && site !== undefined && reachKey(url, site) in state.world.reached);
   useEffect(() => {
-    if (url === null || site === undefined || known) return;
+    if (url === null || site === undefined || known || !there) return;
     const timer = setTimeout(() => void dispatch(loadReached({ url, site })), SETTLED);
     return () => clearTimeout(timer);
-  }, [dispatch, url, site, known]);
+  }, [dispatch, url, site, known, there]);
 }
 
 /** Milliseconds after which an address is taken to be whole, and not half typed. */

@@ -158,7 +158,7 @@ function Editor(): ReactElement {
     <Suspense fallback={<PlainCode text={embed.code.text} />}>
       <CodeEditor
         // What runs is not taken away; but until that is decided, it is not taken from under the hands that write it either.
-        text={undecided ? hand!.text : embed.code.text}
+        text={undecided ? hand.text : embed.code.text}
         fixed={isFixed(embed)}
         map={undecided ? NO_MARKS : embed.code.map}
         pointed={pointed}

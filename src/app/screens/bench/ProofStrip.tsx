@@ -51,10 +51,19 @@ export function ProofStrip(): ReactElement {
           </div>
         ))}
         <Summary />
+        {!WITHOUT_CREDENTIALS && (
+          <p className="quiet proof-signed">
+            This browser opens frames with your cookies. Where you are signed in at the host, you see what you see, not what
+            visitors see: sign out there, or play it through in a private window.
+          </p>
+        )}
       </div>
     </section>
   );
 }
+
+/** Frames with an empty store of their own (Anonymous iframe, WICG), which some browsers lack. */
+const WITHOUT_CREDENTIALS = 'credentialless' in HTMLIFrameElement.prototype;
 
 const momentOf = (id: string): string | undefined => QUESTIONS.find((question) => question.id === id)?.moment;
 

@@ -7,6 +7,7 @@ import { EmbedDetail } from './EmbedDetail.tsx';
 import { Narrow } from './Narrow.tsx';
 import { ShelfActions } from './ShelfActions.tsx';
 import { ShelfList } from './ShelfList.tsx';
+import { Unreadable } from './Unreadable.tsx';
 import { useShelf } from './useShelf.ts';
 
 /** Everything saved, last changed first: found as one types, and taken up again. */
@@ -64,6 +65,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
           <Narrow entries={entries} narrowing={narrowing} set={setNarrowing} bySite={bySite} setBySite={setBySite} />
         )}
       </header>
+      <Unreadable />
       {removed.length > 0 && (
         <p className="shelf-removed" role="status">
           {removed.length === 1 ? `“${removed[0]!.embed.title}” is` : `${removed.length} embeds are`} off the Shelf.{' '}

@@ -1,0 +1,18 @@
+import { BUNDLE_VERSION } from '../../core/bundle/version.ts';
+import type { Made } from '../../core/shelf/record.ts';
+import type { BundleAnswer } from '../../workers/messages.ts';
+import { askWorker } from '../askWorker.ts';
+import { saveFile } from './files.ts';
+
+const worker = (): Worker => new Worker(new URL('../../workers/bundle.ts', import.meta.url), { type: 'module' });
+
+/** Saves works that the browser has no room for as a bundle, which can be brought in again when there is. */
+export async function saveUnwritten(works: readonly Made[]): Promise<void> {
+  const now = new Date();
+  const kept = { made: now.getTime(), changed: now.getTime(), stage: 'draft' as const, tags: [], placed: [], revision: 1 };
+  const none = { versions: [], pictures: [], proofs: [], backs: [], sites: [], styles: [], cards: [], preferences: [] };
+  const embeds = works.map((made) => ({ ...made, kind: made.kind, ...kept }));
+  const bundle = { format: 'refenestra-bundle' as const, version: BUNDLE_VERSION, made: now.toISOString(), embeds, ...none };
+  const answer = await askWorker<BundleAnswer>(worker, { pack: bundle });
+  if ('packed' in answer) saveFile(`refenestra-unsaved-${now.toISOString().slice(0, 10)}.zip`, answer.packed, 'application/zip');
+}

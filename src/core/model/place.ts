@@ -1,0 +1,8 @@
+/** A half-open range of UTF-16 code units in the text that was brought in: `[from, to)`. */
+export type Range = readonly [from: number, to: number];
+
+/** An attribute as it stands in the text; `value` is decoded, and null for a bare name. */
+export interface Attribute {
+  name: string;
+  value: string | null;
+}
