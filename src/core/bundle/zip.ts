@@ -18,8 +18,8 @@ const SUSPICIOUS = { bytes: 16 * 1024 * 1024, ratio: 100 };
  */
 export function unzip(bytes: Uint8Array, wanted: (name: string) => boolean): Zip {
   try {
-    const claimed = sizesOf(bytes, wanted);
-    if (claimed > MOST_BYTES) return { refusal: { code: 'tooLarge', bytes: claimed, most: MOST_BYTES } };
+    const claim = claimOf(bytes, wanted);
+    if (claim.bytes > claim.most) return { refusal: { code: 'tooLarge', ...claim } };
     const checksums = checksumsOf(bytes);
     const files = new Map<string, Uint8Array>();
     const damaged: string[] = [];
@@ -37,18 +37,19 @@ export function unzip(bytes: Uint8Array, wanted: (name: string) => boolean): Zip
   }
 }
 
-/** Bytes that the wanted files claim; more than may be, where the claim of one cannot be true. */
-function sizesOf(bytes: Uint8Array, wanted: (name: string) => boolean): number {
-  let [total, count] = [0, 0];
+/** What the files claim to take, and how much of that is taken: all together, and none packed more tightly than can be. */
+function claimOf(bytes: Uint8Array, wanted: (name: string) => boolean): { bytes: number; most: number } {
+  let [total, count, most] = [0, 0, MOST_BYTES];
   unzipSync(bytes, {
     filter: ({ name, size, originalSize }) => {
       count += 1;
       if (wanted(name)) total += originalSize;
-      if (originalSize > SUSPICIOUS.bytes && originalSize > SUSPICIOUS.ratio * size) total += MOST_BYTES;
+      if (originalSize > SUSPICIOUS.bytes && originalSize > SUSPICIOUS.ratio * size)
+        most = Math.min(most, SUSPICIOUS.ratio * size);
       return false;
     },
   });
-  return count > MOST_FILES ? Infinity : total;
+  return { bytes: count > MOST_FILES ? Infinity : total, most };
 }
 
 /** Files unpacked; undefined where one of them cannot be. */
