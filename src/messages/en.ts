@@ -428,6 +428,12 @@ export const sayOrigin = ({ kind, host }: Item): string =>
   `This says which item it is: ${KIND_WORDS[kind]}${host ? '' : ' of a host without a card'}.`;
 
 /** What a part of a pasted text means. */
+const DROPPED: Record<Extract<Meaning, { role: 'dropped' }>['why'], string> = {
+  tracking: 'dropped: tracking',
+  duplicate: 'dropped: said twice',
+  runs: 'runs code: left out',
+};
+
 export function sayMeaning(meaning: Meaning): string {
   switch (meaning.role) {
     case 'host':
@@ -445,7 +451,7 @@ export function sayMeaning(meaning: Meaning): string {
     case 'unknown':
       return 'unknown, kept';
     case 'dropped':
-      return meaning.why === 'tracking' ? 'dropped: tracking' : 'dropped: said twice';
+      return DROPPED[meaning.why];
     case 'broken':
       return 'cannot be used';
   }

@@ -1,4 +1,5 @@
 import type { CompiledForm, HostBook } from '../hosts/book.ts';
+import { attributeRuns } from '../markup/running.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import { splitFeatures } from '../model/features.ts';
 import type { Item, Parameter } from '../model/item.ts';
@@ -23,7 +24,7 @@ export type Meaning =
   /** What is always written, in this or a newer way. */
   | { role: 'usual' }
   | { role: 'unknown'; name: string }
-  | { role: 'dropped'; why: 'tracking' | 'duplicate' }
+  | { role: 'dropped'; why: 'tracking' | 'duplicate' | 'runs' }
   | { role: 'broken' };
 
 export interface Segment {
@@ -149,6 +150,7 @@ function attributeSegments({ candidate, item }: Taken, book: HostBook): Segment[
 }
 
 function frameMeaning(attribute: PlacedAttribute, media: boolean): Meaning {
+  if (attributeRuns(attribute, 'iframe') !== null) return { role: 'dropped', why: 'runs' };
   const { settings, kept } = readFrameMarkup([attribute], media && 'file');
   if (settings.permissions !== undefined) return { role: 'permission', features: splitFeatures(String(settings.permissions)) };
   const [first] = Object.entries(settings) as [SettingId, SettingValue][];
