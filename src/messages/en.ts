@@ -427,13 +427,13 @@ const saySent = (sent: readonly Sent[]): string =>
 export const sayOrigin = ({ kind, host }: Item): string =>
   `This says which item it is: ${KIND_WORDS[kind]}${host ? '' : ' of a host without a card'}.`;
 
-/** What a part of a pasted text means. */
 const DROPPED: Record<Extract<Meaning, { role: 'dropped' }>['why'], string> = {
   tracking: 'dropped: tracking',
   duplicate: 'dropped: said twice',
   runs: 'runs code: left out',
 };
 
+/** What a part of a pasted text means. */
 export function sayMeaning(meaning: Meaning): string {
   switch (meaning.role) {
     case 'host':
