@@ -1,8 +1,9 @@
 import puppeteer, { type Browser } from 'puppeteer-core';
 
-/** Debian's Chromium, or the one that CHROMIUM names, without a window. */
-export function launchBrowser(): Promise<Browser> {
+/** Debian's Chromium, or the one that CHROMIUM names, without a window; on a profile that it keeps, where one is given. */
+export function launchBrowser(profile?: string): Promise<Browser> {
   return puppeteer.launch({
+    ...(profile !== undefined && { userDataDir: profile }),
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: [
       '--no-sandbox',

@@ -8,7 +8,7 @@ import type { Facts, Item } from './model/item.ts';
 import type { Plan } from './model/plan.ts';
 import type { Site } from './model/site.ts';
 import { canKeep, keepCode } from './live/keep.ts';
-import type { Reached } from './reach/reached.ts';
+import { answered, type Reached } from './reach/reached.ts';
 import { plan, type Destination } from './plan/plan.ts';
 import { read } from './read/read.ts';
 import { attributeRuns } from './markup/running.ts';
@@ -107,7 +107,7 @@ function checked(
   const inForm = (form: CodeFormId): string =>
     write({ item, plan: plan(item, settings, book, { site, lacks: lacksOf(form, item) }), site, facts }, form).text;
   const findings = check({ item, settings, plan: planned, code, site, facts, book, reached, running, inForm });
-  return { item, settings, plan: planned, code, findings, asked: wasAsked(reached) };
+  return { item, settings, plan: planned, code, findings, asked: answered(reached) };
 }
 
 type Lacks = NonNullable<Destination['lacks']>;
@@ -126,6 +126,3 @@ const lacksOf = (form: CodeFormId, { form: from }: Item): Lacks =>
 
 /** Code in hand keeps its own frame, without a cover, and what stands around it in the page. */
 const codeLacks: Lacks = (id, value) => coverless(id, value) || settingOf(id).moment === 'around';
-
-/** Whether the frame address was asked, and answered. */
-const wasAsked = (reached: Surroundings['reached']): boolean => reached?.every(({ code }) => code !== 'noAnswer') ?? false;

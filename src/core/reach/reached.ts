@@ -18,6 +18,10 @@ export const reachedSchema = z.discriminatedUnion('code', [
 
 export type Reached = z.infer<typeof reachedSchema>;
 
+/** Whether the frame address was asked, and answered. */
+export const answered = (reached: readonly Reached[] | undefined): boolean =>
+  reached?.every(({ code }) => code !== 'noAnswer') ?? false;
+
 /** One answer to the frame address, with all that it was led over. */
 export interface Answer {
   status: number;

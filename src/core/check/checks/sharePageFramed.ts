@@ -1,3 +1,4 @@
+import { answered } from '../../reach/reached.ts';
 import { defineCheck, NOTHING } from '../rule.ts';
 
 export const sharePageFramed = defineCheck({
@@ -7,7 +8,7 @@ export const sharePageFramed = defineCheck({
   about:
     'Of a host that no card knows, the link itself becomes the frame. Most pages refuse to be framed, or show all of themselves. The host’s own embed code leads to its player.',
   run: ({ item, code, reached }) =>
-    item.plain && code.framed && !reached
+    item.plain && code.framed && !answered(reached)
       ? [
           {
             place: null,
