@@ -2,10 +2,10 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { pack, type Bundle } from '../src/core/bundle/bundle.ts';
-import { BUNDLE_VERSION } from '../src/core/bundle/version.ts';
-import { savedSchema, type SavedEmbed } from '../src/core/shelf/saved.ts';
-import { emptyWork } from '../src/core/shelf/work.ts';
+import { pack, type Bundle } from '../src/core/keeping/bundle/bundle.ts';
+import { BUNDLE_VERSION } from '../src/core/keeping/bundle/version.ts';
+import { savedSchema, type SavedEmbed } from '../src/core/keeping/shelf/saved.ts';
+import { emptyWork } from '../src/core/keeping/shelf/work.ts';
 import { openBench } from '../e2e/bench.ts';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, goTo, press, startServer, until } from '../e2e/driver.ts';
@@ -89,7 +89,7 @@ const KILLS: Record<string, Kill> = {
       await field!.evaluate((area) => area.select());
       await page.keyboard.sendCharacter(links);
       const asks = await page.$('input[type=checkbox]');
-      if (await asks!.evaluate((box) => (box as HTMLInputElement).checked)) await asks!.click();
+      if (await asks!.evaluate((box) => box.checked)) await asks!.click();
       await press(page, 'button', 'Make the codes');
       await until(page, () =>
         [...document.querySelectorAll('button')].some(({ textContent, disabled }) => textContent === 'To the Shelf' && !disabled),

@@ -1,11 +1,11 @@
 import { Tokenizer } from 'htmlparser2';
-import { makeBook, type HostBook } from '../src/core/hosts/book.ts';
-import type { HostCard } from '../src/core/hosts/card.ts';
-import { loadCards } from '../src/core/hosts/loadCards.ts';
-import { plan } from '../src/core/plan/plan.ts';
+import { makeBook, type HostBook } from '../src/core/known/hosts/book.ts';
+import type { HostCard } from '../src/core/known/hosts/card.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
+import { plan } from '../src/core/steps/plan/plan.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../src/core/pipeline.ts';
-import type { Settings } from '../src/core/settings/list.ts';
-import { write } from '../src/core/write/write.ts';
+import type { Settings } from '../src/core/known/settings/list.ts';
+import { write } from '../src/core/steps/write/write.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 
 /** Prints the figures that the product promises, each a ratio of two measurements in this one run. */
@@ -42,8 +42,8 @@ const pipeline = (cardsOf: HostBook) => (): void => {
   for (const link of links) {
     const { item } = bringIn(link, cardsOf)[0]!;
     if (!item) throw new Error(`not recognised: ${link}`);
-    sink += write({ item, plan: plan(item, item.settings, cardsOf, { site: null }), site: null, facts: {} }, 'responsive').text
-      .length;
+    sink += write({ item, plan: plan(item, item.settings, { book: cardsOf, site: null }), site: null, facts: {} }, 'responsive')
+      .text.length;
   }
 };
 
@@ -138,12 +138,12 @@ function changing(make: (settings: Settings) => { findings: readonly unknown[] }
   return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!;
 }
 const [site] = readSites(WRITTEN_PORT);
-const surroundings = { book, site: site!, facts: {} };
+const context = { book, site: site!, facts: {} };
 const [written] = bringIn(shared[0]!, book);
 const hand = `<iframe width="560" height="315" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=42" allowfullscreen></iframe>`;
 const [held] = bringIn(hand, book);
-const anew = changing((settings) => makeEmbed(written!.item!, settings, { ...surroundings, form: 'responsive' }));
-const kept = changing((settings) => keepEmbed({ text: hand, candidate: held!.candidate }, held!.item!, settings, surroundings));
+const anew = changing((settings) => makeEmbed(written!.item!, settings, { ...context, form: 'responsive' }));
+const kept = changing((settings) => keepEmbed({ text: hand, candidate: held!.candidate }, held!.item!, settings, context));
 for (const [what, ms] of [
   ['one setting changed, code written anew (95th percentile)', anew],
   ['one setting changed, code kept as it stands (95th percentile)', kept],

@@ -2,7 +2,7 @@ import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { sayCardProblem } from '../src/messages/en.ts';
-import { loadCards } from '../src/core/hosts/loadCards.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { atPort, readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 
 const items = readItems(WRITTEN_PORT);

@@ -4,11 +4,11 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
-import { makeBook } from '../src/core/hosts/book.ts';
-import { loadCards } from '../src/core/hosts/loadCards.ts';
+import { makeBook } from '../src/core/known/hosts/book.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { bringIn, makeEmbed } from '../src/core/pipeline.ts';
-import type { Settings } from '../src/core/settings/list.ts';
-import { FORMS } from '../src/core/write/forms/list.ts';
+import type { Settings } from '../src/core/known/settings/list.ts';
+import { FORMS } from '../src/core/steps/write/forms/list.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 
 const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;

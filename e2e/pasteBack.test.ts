@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { STRIPPERS } from '../src/core/tests/strippers.ts';
+import { STRIPPERS } from '../src/laws/strippers.ts';
 import { codeOf, replaceText, useBench, waitForCode, waitForNoCode, waitForNoDialog } from './bench.ts';
 import { allowClipboard, find, goTo, press, publish, readClipboard, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';

@@ -1,10 +1,10 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { cardSchema } from '../src/core/hosts/card.ts';
-import { bundleSchema } from '../src/core/bundle/bundle.ts';
+import { cardSchema } from '../src/core/known/hosts/card.ts';
+import { bundleSchema } from '../src/core/keeping/bundle/bundle.ts';
 import { siteSchema } from '../src/core/model/site.ts';
-import { styleSchema } from '../src/core/styles/style.ts';
+import { styleSchema } from '../src/core/known/styles/style.ts';
 import { checkPages } from '../src/messages/checkPages.ts';
 import { repairsTable } from '../src/messages/repairsTable.ts';
 

@@ -1,11 +1,11 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { canBeAsked, makeBatch } from '../core/batch/batch.ts';
-import { filesOut, tableOut } from '../core/batch/out.ts';
-import { rowOut, type BatchSettings } from '../core/batch/row.ts';
+import { canBeAsked, makeBatch } from '../core/many/batch/batch.ts';
+import { filesOut, tableOut } from '../core/many/batch/out.ts';
+import { rowOut, type BatchSettings } from '../core/many/batch/row.ts';
 import type { Facts } from '../core/model/item.ts';
 import type { Site } from '../core/model/site.ts';
-import { styleSchema, type HouseStyle } from '../core/styles/style.ts';
+import { styleSchema, type HouseStyle } from '../core/known/styles/style.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { askPolitely } from '../workers/askPolitely.ts';
 import { openBook, readFileOrSay, readJson, readSite, UsageError } from './io.ts';

@@ -22,10 +22,10 @@ function asItStands(
   { candidate, item }: Recognised,
   { book, site }: { book: ReturnType<typeof openBook>; site: Site | null },
 ): Embed {
-  const surroundings = { book, site, facts: {} };
+  const context = { book, site, facts: {} };
   return canKeep(candidate)
-    ? keepEmbed({ text, candidate }, item!, item!.settings, surroundings)
-    : makeEmbed(item!, item!.settings, { ...surroundings, form: candidate.source === 'link' ? 'link' : 'responsive' });
+    ? keepEmbed({ text, candidate }, item!, item!.settings, context)
+    : makeEmbed(item!, item!.settings, { ...context, form: candidate.source === 'link' ? 'link' : 'responsive' });
 }
 
 function toJson({ candidate: { range, source, repairs }, item, refusal, embed }: Found): object {

@@ -1,7 +1,7 @@
 import { bringIn, makeEmbed } from '../core/pipeline.ts';
 import { parseValue, type SettingValue } from '../core/model/values.ts';
-import { isSettingId, settingOf, type SettingId, type Settings } from '../core/settings/list.ts';
-import { FORMS, isCodeForm } from '../core/write/forms/list.ts';
+import { isSettingId, settingOf, type SettingId, type Settings } from '../core/known/settings/list.ts';
+import { FORMS, isCodeForm } from '../core/steps/write/forms/list.ts';
 import { sayFinding, sayReason, sayRefusal, sayWrongValue, STATE_WORDS } from '../messages/en.ts';
 import { openBook, readSite, readText, UsageError } from './io.ts';
 

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { text as readAll } from 'node:stream/consumers';
 import type { z } from 'zod';
-import { textOf } from '../core/batch/textOf.ts';
+import { textOf } from '../core/many/batch/textOf.ts';
 import { readJson as parseJson } from '../core/model/json.ts';
-import { makeBook, type HostBook } from '../core/hosts/book.ts';
+import { makeBook, type HostBook } from '../core/known/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
-import { loadCards } from '../core/hosts/loadCards.ts';
+import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { sayCardProblem } from '../messages/en.ts';
 import { readCardFiles, readFolder, WRITTEN_PORT } from '../standins/world.ts';
 

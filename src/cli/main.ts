@@ -1,7 +1,7 @@
 import { Command, CommanderError } from 'commander';
-import { CHECKS } from '../core/check/checks/list.ts';
-import { FORMS } from '../core/write/forms/list.ts';
-import { SETTINGS } from '../core/settings/list.ts';
+import { CHECKS } from '../core/steps/check/checks/list.ts';
+import { FORMS } from '../core/steps/write/forms/list.ts';
+import { SETTINGS } from '../core/known/settings/list.ts';
 import { batch } from './batch.ts';
 import { check } from './check.ts';
 import { embed } from './embed.ts';

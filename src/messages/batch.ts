@@ -1,6 +1,6 @@
-import type { MadeRow } from '../core/batch/row.ts';
-import type { Role } from '../core/batch/columns.ts';
-import { isSettingId, settingOf } from '../core/settings/list.ts';
+import type { MadeRow } from '../core/many/batch/row.ts';
+import type { Role } from '../core/many/batch/columns.ts';
+import { isSettingId, settingOf } from '../core/known/settings/list.ts';
 import { sayFinding, sayRefusal } from './en.ts';
 
 export const ROW_STATES = {

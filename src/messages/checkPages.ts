@@ -1,4 +1,4 @@
-import { CHECKS } from '../core/check/checks/list.ts';
+import { CHECKS } from '../core/steps/check/checks/list.ts';
 
 const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
@@ -18,7 +18,7 @@ export function checkPages(): Record<string, string> {
   pages['README.md'] = [
     '# Checks',
     '',
-    'Made by `npm run formats` from the checks themselves (`src/core/check/checks/`).',
+    'Made by `npm run formats` from the checks themselves (`src/core/steps/check/checks/`).',
     '',
     '| check | what is found counts as | when nothing is found |',
     '| --- | --- | --- |',

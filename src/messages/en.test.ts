@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { parseValue } from '../core/model/values.ts';
-import { SETTINGS } from '../core/settings/list.ts';
-import { FORMS } from '../core/write/forms/list.ts';
+import { SETTINGS } from '../core/known/settings/list.ts';
+import { FORMS } from '../core/steps/write/forms/list.ts';
 import { sayFix, sayOption, saySetting, sayState, sayWrongValue } from './en.ts';
 
 test('every setting has a phrase for each of its values, none of them the bare value', () => {

@@ -1,15 +1,15 @@
 import { KIND_WORDS } from './kinds.ts';
-import type { CheckId } from '../core/check/checks/list.ts';
+import type { CheckId } from '../core/steps/check/checks/list.ts';
 import type { Difference } from '../core/live/compare.ts';
 import type { Refusal, Repair } from '../core/model/candidate.ts';
-import type { Finding, Remedy } from '../core/model/finding.ts';
-import type { CardProblem } from '../core/hosts/loadCards.ts';
+import type { Finding, Remedy } from '../core/steps/check/finding.ts';
+import type { CardProblem } from '../core/known/hosts/loadCards.ts';
 import type { Item } from '../core/model/item.ts';
 import type { PlanEntry, Reason, Sent, SettingsFix, State } from '../core/model/plan.ts';
 import type { RunningKind } from '../core/model/running.ts';
-import type { Meaning } from '../core/recognise/anatomy.ts';
-import type { Reached } from '../core/reach/reached.ts';
-import { settingOf, type SettingId } from '../core/settings/list.ts';
+import type { Meaning } from '../core/steps/recognise/anatomy.ts';
+import type { Reached } from '../core/proof/reach/reached.ts';
+import { settingOf, type SettingId } from '../core/known/settings/list.ts';
 import { writeValue, type SettingValue } from '../core/model/values.ts';
 
 /** Every sentence that a publisher reads about data of the core. One language, one file. */

@@ -1,4 +1,4 @@
-import type { Loss } from '../core/pasteBack/loss.ts';
+import type { Loss } from '../core/proof/pasteBack/loss.ts';
 
 /** Sentences about what a site made of the code. */
 type Sentences = { [Code in Loss['code']]: (loss: Extract<Loss, { code: Code }>) => string };

@@ -1,6 +1,6 @@
 import { showTime } from '../core/model/time.ts';
-import type { Answer, Proof, ProofRow } from '../core/model/proof.ts';
-import type { QuestionId } from '../core/prove/questions/list.ts';
+import type { Answer, Proof, ProofRow } from '../core/proof/playThrough/proof.ts';
+import type { QuestionId } from '../core/proof/playThrough/questions/list.ts';
 
 /** Sentences about a play-through. */
 interface Words {

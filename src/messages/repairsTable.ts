@@ -1,4 +1,4 @@
-import { REPAIR_CASES } from '../core/read/repairs.cases.ts';
+import { REPAIR_CASES } from '../core/steps/read/repairs.cases.ts';
 import { sayRepair } from './en.ts';
 
 const code = (text: string): string => `\`\` ${text.replace(/\n/g, '⏎').replaceAll('|', '\\|')} \`\``;
@@ -14,7 +14,7 @@ export function repairsTable(): string {
   return [
     '# What reading puts right',
     '',
-    'Made by `npm run formats` from the cases that the tests run (`src/core/read/repairs.cases.ts`). ⏎ is a line break.',
+    'Made by `npm run formats` from the cases that the tests run (`src/core/steps/read/repairs.cases.ts`). ⏎ is a line break.',
     'Each repair is told on the Bench, in the Anatomy, and by `cli -- read`.',
     '',
     '| repair | what the publisher is told | pasted | address |',

@@ -1,7 +1,7 @@
-import { CHECKS } from '../core/check/checks/list.ts';
-import type { BundleRefusal } from '../core/bundle/bundle.ts';
-import type { Coming } from '../core/calendar/calendar.ts';
-import type { State } from '../core/shelf/saved.ts';
+import { CHECKS } from '../core/steps/check/checks/list.ts';
+import type { BundleRefusal } from '../core/keeping/bundle/bundle.ts';
+import type { Coming } from '../core/keeping/calendar/calendar.ts';
+import type { State } from '../core/keeping/shelf/saved.ts';
 
 /** How far an embed has come, as a publisher reads it. */
 export const STATE_NAMES: Record<State, string> = {

@@ -1,4 +1,4 @@
-import type { Measures } from '../core/sites/measures.ts';
+import type { Measures } from '../core/known/sites/measures.ts';
 
 /** Widths at which a saved page is looked at. */
 const DESKTOP = 1280;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { measuresSchema } from '../core/sites/measures.ts';
+import { measuresSchema } from '../core/known/sites/measures.ts';
 
 /** What the application and the preview page say to each other, by `postMessage` between their origins. */
 const looks = z.object({

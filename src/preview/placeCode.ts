@@ -14,7 +14,7 @@ const MAKES_ANOTHER = [
 ];
 export const EMBEDS = 'iframe, video, audio, img';
 
-/** Puts code into the slot, and keeps the running player where only size or surroundings changed. True when it loaded anew. */
+/** Puts code into the slot, and keeps the running player where only size or context changed. True when it loaded anew. */
 export function placeCode(slot: HTMLElement, code: string): boolean {
   const template = document.createElement('template');
   // On this page's own origin, whose policy lets no script of the code run.

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { HostCard } from '../core/hosts/card.ts';
+import type { HostCard } from '../core/known/hosts/card.ts';
 import type { Facts } from '../core/model/item.ts';
 import { parseRatio } from '../core/model/values.ts';
 

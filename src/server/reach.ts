@@ -1,9 +1,9 @@
 import type { RequestHandler } from 'express';
 import { z } from 'zod';
-import { accessOf } from '../core/hosts/access.ts';
-import type { HostBook } from '../core/hosts/book.ts';
+import { accessOf } from '../core/known/hosts/access.ts';
+import type { HostBook } from '../core/known/hosts/book.ts';
 import { bringIn } from '../core/pipeline.ts';
-import { judge, type Reached } from '../core/reach/reached.ts';
+import { judge, type Reached } from '../core/proof/reach/reached.ts';
 import { sendProblem } from './problems.ts';
 import { guardedFetch, Refused, type Fetched, type Guard } from './guard.ts';
 

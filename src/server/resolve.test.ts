@@ -6,7 +6,7 @@ import pino from 'pino';
 import { pinoHttp } from 'pino-http';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { makeBook } from '../core/hosts/book.ts';
+import { makeBook } from '../core/known/hosts/book.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { resolveRoute } from './resolve.ts';
 

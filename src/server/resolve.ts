@@ -1,7 +1,7 @@
 import type { RequestHandler } from 'express';
 import { parseTemplate } from 'url-template';
 import { z } from 'zod';
-import type { HostBook } from '../core/hosts/book.ts';
+import type { HostBook } from '../core/known/hosts/book.ts';
 import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { factsFrom } from './facts.ts';

@@ -3,7 +3,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { loadCards } from '../core/hosts/loadCards.ts';
+import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { sayCardProblem } from '../messages/en.ts';
 import { STAND_INS } from '../standins/list.ts';
 import { readCardFiles, readItems, readSites } from '../standins/world.ts';

@@ -1,8 +1,8 @@
 import pino from 'pino';
 import request from 'supertest';
 import { describe, expect, test } from 'vitest';
-import { makeBook } from '../core/hosts/book.ts';
-import { loadCards } from '../core/hosts/loadCards.ts';
+import { makeBook } from '../core/known/hosts/book.ts';
+import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { createServer } from '../server/server.ts';
 import { readCardFiles, readItems } from './world.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Facts } from '../core/model/item.ts';
-import { factsSchema } from '../core/shelf/saved.ts';
+import { factsSchema } from '../core/keeping/shelf/saved.ts';
 
 /** Questions to one host, and to all together, that are open at the same time. */
 const PER_HOST = 2;

@@ -1,7 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
-import { canBeAsked } from '../core/batch/batch.ts';
-import { recogniseColumns, type Role } from '../core/batch/columns.ts';
-import { filesOut, pageOut, tableOut } from '../core/batch/out.ts';
+import { canBeAsked } from '../core/many/batch/batch.ts';
+import { recogniseColumns, type Role } from '../core/many/batch/columns.ts';
+import { filesOut, pageOut, tableOut } from '../core/many/batch/out.ts';
 import {
   makeRow,
   readCells,
@@ -11,12 +11,12 @@ import {
   type BatchSettings,
   type MadeRow,
   type RowOut,
-} from '../core/batch/row.ts';
-import { readTable, type Table } from '../core/batch/table.ts';
-import { makeBook } from '../core/hosts/book.ts';
+} from '../core/many/batch/row.ts';
+import { readTable, type Table } from '../core/many/batch/table.ts';
+import { makeBook } from '../core/known/hosts/book.ts';
 import type { Facts } from '../core/model/item.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
-import type { Work } from '../core/shelf/work.ts';
+import type { Work } from '../core/keeping/shelf/work.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
 import { askPolitely } from './askPolitely.ts';

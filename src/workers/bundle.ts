@@ -1,4 +1,4 @@
-import { pack, unpack } from '../core/bundle/bundle.ts';
+import { pack, unpack } from '../core/keeping/bundle/bundle.ts';
 import type { BundleAsked } from './messages.ts';
 
 /** Packs and unpacks bundles away from the screen's own thread. */

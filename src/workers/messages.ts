@@ -1,12 +1,12 @@
-import type { Role } from '../core/batch/columns.ts';
-import type { RowOut } from '../core/batch/row.ts';
-import type { Table } from '../core/batch/table.ts';
-import type { HostCard } from '../core/hosts/card.ts';
+import type { Role } from '../core/many/batch/columns.ts';
+import type { RowOut } from '../core/many/batch/row.ts';
+import type { Table } from '../core/many/batch/table.ts';
+import type { HostCard } from '../core/known/hosts/card.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
 import type { Site } from '../core/model/site.ts';
-import type { Work } from '../core/shelf/work.ts';
-import type { HouseStyle } from '../core/styles/style.ts';
-import type { Bundle, Unpacked } from '../core/bundle/bundle.ts';
+import type { Work } from '../core/keeping/shelf/work.ts';
+import type { HouseStyle } from '../core/known/styles/style.ts';
+import type { Bundle, Unpacked } from '../core/keeping/bundle/bundle.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
 
 /** What the page asks of the worker that makes covers. */

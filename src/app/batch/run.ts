@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import type { Role } from '../../core/batch/columns.ts';
+import type { Role } from '../../core/many/batch/columns.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
-import { workSchema } from '../../core/shelf/work.ts';
-import type { Work } from '../../core/shelf/work.ts';
+import { workSchema } from '../../core/keeping/shelf/work.ts';
+import type { Work } from '../../core/keeping/shelf/work.ts';
 import type { BatchAsked, BatchBegun, BatchProgress, BatchRow, BatchTold } from '../../workers/messages.ts';
 import { database } from '../storage/database.ts';
 import { findEmbeds } from '../storage/embeds.ts';

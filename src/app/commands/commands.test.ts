@@ -1,5 +1,5 @@
 import { describe, expect, test, vi } from 'vitest';
-import { loadCards } from '../../core/hosts/loadCards.ts';
+import { loadCards } from '../../core/known/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
 import { broughtIn, changed } from '../state/bench.ts';
 import { linkPlayer } from '../state/playerLink.ts';

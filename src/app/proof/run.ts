@@ -1,6 +1,6 @@
-import { SHORTLY, type Course } from '../../core/prove/course.ts';
-import { overIn, reportsOf } from '../../core/prove/seen.ts';
-import type { Seen, Sighting } from '../../core/model/proof.ts';
+import { SHORTLY, type Course } from '../../core/proof/playThrough/course.ts';
+import { overIn, reportsOf } from '../../core/proof/playThrough/seen.ts';
+import type { Seen, Sighting } from '../../core/proof/playThrough/proof.ts';
 
 /** The page in which an embed is played through. */
 export interface Stage {

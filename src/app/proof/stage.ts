@@ -1,6 +1,6 @@
-import type { PlayerMessages } from '../../core/hosts/card.ts';
-import { readReport, requestFor } from '../../core/hosts/playerReport.ts';
-import type { Seen } from '../../core/model/proof.ts';
+import type { PlayerMessages } from '../../core/known/hosts/card.ts';
+import { readReport, requestFor } from '../../core/known/hosts/playerReport.ts';
+import type { Seen } from '../../core/proof/playThrough/proof.ts';
 import { fromPreview, type Looks, type ToPreview } from '../../preview/messages.ts';
 import { PREVIEW } from '../preview.ts';
 import type { Stage } from './run.ts';

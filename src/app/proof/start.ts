@@ -1,5 +1,5 @@
-import { courseOf } from '../../core/prove/course.ts';
-import { judge } from '../../core/prove/judge.ts';
+import { courseOf } from '../../core/proof/playThrough/course.ts';
+import { judge } from '../../core/proof/playThrough/judge.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { looksOf } from '../preview.ts';
 import { kept } from '../state/bench.ts';

@@ -1,5 +1,5 @@
 import { createSelector, nanoid } from '@reduxjs/toolkit';
-import { recordOf, type Made } from '../../core/shelf/record.ts';
+import { recordOf, type Made } from '../../core/keeping/shelf/record.ts';
 import { WRITES, type Written } from '../storage/announce.ts';
 import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';

@@ -13,7 +13,7 @@ import {
   textEdited,
   undone,
 } from './bench.ts';
-import { emptyWork } from '../../core/shelf/work.ts';
+import { emptyWork } from '../../core/keeping/shelf/work.ts';
 import { readSites } from '../../standins/world.ts';
 
 const { reducer } = benchSlice;

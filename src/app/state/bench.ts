@@ -1,11 +1,11 @@
 import { createSlice, nanoid, type PayloadAction } from '@reduxjs/toolkit';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
-import type { CodeFormId } from '../../core/write/forms/list.ts';
+import { type CodeFormId, USUAL_FORM } from '../../core/steps/write/forms/list.ts';
 import type { Site } from '../../core/model/site.ts';
-import { aimedAt } from '../../core/shelf/aim.ts';
-import { emptyWork, type Work } from '../../core/shelf/work.ts';
-import type { Settings } from '../../core/settings/list.ts';
+import { aimedAt } from '../../core/keeping/shelf/aim.ts';
+import { emptyWork, type Work } from '../../core/keeping/shelf/work.ts';
+import type { Settings } from '../../core/known/settings/list.ts';
 
 /** The Bench: one work, its past, and what was undone. Steps of one gesture are one step to undo. */
 export interface BenchState {
@@ -54,7 +54,7 @@ const waits = ({ present, touched }: BenchState): boolean => present.text === ''
 const anew = ({ form }: Work): Pick<Work, 'code' | 'form' | 'style' | 'running'> => ({
   code: null,
   running: null,
-  form: form === AS_IT_STANDS ? 'responsive' : form,
+  form: form === AS_IT_STANDS ? USUAL_FORM : form,
   style: null,
 });
 

@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import { providersSchema } from '../../core/hosts/providers.ts';
+import { providersSchema } from '../../core/known/hosts/providers.ts';
 import { findPreference } from '../storage/database.ts';
 import { listCards, listSites, listStyles } from '../storage/own.ts';
 import { PROVIDERS } from './ownCards.ts';

@@ -1,4 +1,4 @@
-import type { HouseStyle } from '../../core/styles/style.ts';
+import type { HouseStyle } from '../../core/known/styles/style.ts';
 import { saveStyle } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { loadCards } from '../../core/hosts/loadCards.ts';
+import { loadCards } from '../../core/known/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
 import { WRITES } from '../storage/announce.ts';
 import { database } from '../storage/database.ts';
@@ -26,8 +26,8 @@ import { startAutosave } from './autosave.ts';
 import { broughtIn, changed, kept, opened } from './bench.ts';
 import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from './selectors.ts';
 import { makeStore, type Store } from './store.ts';
-import { emptyWork, settingsWith, workSchema } from '../../core/shelf/work.ts';
-import type { Made } from '../../core/shelf/record.ts';
+import { emptyWork, settingsWith, workSchema } from '../../core/keeping/shelf/work.ts';
+import type { Made } from '../../core/keeping/shelf/record.ts';
 import { loadFacts, loadWorld, ownSitesRead } from './world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';

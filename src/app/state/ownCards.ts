@@ -1,7 +1,7 @@
-import type { HostCard } from '../../core/hosts/card.ts';
+import type { HostCard } from '../../core/known/hosts/card.ts';
 import { readJson } from '../../core/model/json.ts';
-import { loadCards, type CardProblem } from '../../core/hosts/loadCards.ts';
-import { providersSchema } from '../../core/hosts/providers.ts';
+import { loadCards, type CardProblem } from '../../core/known/hosts/loadCards.ts';
+import { providersSchema } from '../../core/known/hosts/providers.ts';
 import { savePreference } from '../storage/database.ts';
 import { removeCard, saveCards } from '../storage/own.ts';
 import type { Store } from './store.ts';

@@ -1,5 +1,5 @@
-import type { PlayerMessages } from '../../core/hosts/card.ts';
-import { requestFor } from '../../core/hosts/playerReport.ts';
+import type { PlayerMessages } from '../../core/known/hosts/card.ts';
+import { requestFor } from '../../core/known/hosts/playerReport.ts';
 import { selectCard, selectItem } from './selectors.ts';
 import type { Store } from './store.ts';
 

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Proof, ProofRow } from '../../core/model/proof.ts';
+import type { Proof, ProofRow } from '../../core/proof/playThrough/proof.ts';
 
 /** The play-through of the embed on the Bench. */
 export interface ProofState {

@@ -1,10 +1,10 @@
-import { aimedAt } from '../../core/shelf/aim.ts';
-import { remade, type Made } from '../../core/shelf/record.ts';
-import type { SavedEmbed } from '../../core/shelf/saved.ts';
-import { datesAhead, type Work } from '../../core/shelf/work.ts';
+import { aimedAt } from '../../core/keeping/shelf/aim.ts';
+import { remade, type Made } from '../../core/keeping/shelf/record.ts';
+import type { SavedEmbed } from '../../core/keeping/shelf/saved.ts';
+import { datesAhead, type Work } from '../../core/keeping/shelf/work.ts';
 import type { Site } from '../../core/model/site.ts';
 import type { Kind } from '../../core/model/kind.ts';
-import { styleFor } from '../../core/styles/style.ts';
+import { styleFor } from '../../core/known/styles/style.ts';
 import { selectBook, selectSites } from './selectors.ts';
 import type { State } from './store.ts';
 

@@ -1,18 +1,18 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { makeBook, type HostBook } from '../../core/hosts/book.ts';
-import { stationsOf } from '../../core/hosts/stations.ts';
+import { makeBook, type HostBook } from '../../core/known/hosts/book.ts';
+import { stationsOf } from '../../core/known/hosts/stations.ts';
 import { compareCodes } from '../../core/live/compare.ts';
 import { canKeep } from '../../core/live/keep.ts';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
 import type { Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../core/pipeline.ts';
-import { anatomy } from '../../core/recognise/anatomy.ts';
-import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/shelf/embedOf.ts';
-import { datesAhead, settingsWith } from '../../core/shelf/work.ts';
-import { styleFor } from '../../core/styles/style.ts';
-import type { CodeFormId } from '../../core/write/forms/list.ts';
-import type { Settings } from '../../core/settings/list.ts';
+import { anatomy } from '../../core/steps/recognise/anatomy.ts';
+import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/keeping/shelf/embedOf.ts';
+import { datesAhead, settingsWith } from '../../core/keeping/shelf/work.ts';
+import { styleFor } from '../../core/known/styles/style.ts';
+import { shownAs, USUAL_FORM, type CodeFormId } from '../../core/steps/write/forms/list.ts';
+import type { Settings } from '../../core/known/settings/list.ts';
 import type { State } from './store.ts';
 import { reachKey } from './world.ts';
 
@@ -136,7 +136,7 @@ const selectFoundOut = createSelector([selectReached, (state: State) => state.be
   running,
 }));
 
-const selectSurroundings = createSelector(
+const selectContext = createSelector(
   [selectBook, selectSite, selectWrittenFacts, selectFoundOut],
   (book, site, facts, foundOut) => ({ book, site, facts, ...foundOut }),
 );
@@ -146,8 +146,8 @@ const selectWriting = createSelector([selectForm, selectInHand], (form, hand) =>
 
 /** The embed as it stands: plan, code, findings; null while nothing is recognised. */
 export const selectEmbed = createSelector(
-  [selectItem, selectSettings, selectSurroundings, selectWriting],
-  (item, settings, surroundings, writing): Embed | null => item && embedFrom(item, settings, surroundings, writing),
+  [selectItem, selectSettings, selectContext, selectWriting],
+  (item, settings, context, writing): Embed | null => item && embedFrom(item, settings, context, writing),
 );
 
 /** Which settings stand at which moment. */
@@ -157,9 +157,9 @@ export const selectStations = createSelector(
 );
 
 /** The embed with other settings laid in, or in another form. */
-export function selectVariant(state: State, change: SettingsFix, form: CodeFormId = 'responsive'): Embed | null {
-  const [item, settings, surroundings] = [selectItem(state), selectSettings(state), selectSurroundings(state)];
-  return item && makeEmbed(item, settingsWith(settings, change), { ...surroundings, form });
+export function selectVariant(state: State, change: SettingsFix, form: CodeFormId = USUAL_FORM): Embed | null {
+  const [item, settings, context] = [selectItem(state), selectSettings(state), selectContext(state)];
+  return item && makeEmbed(item, settingsWith(settings, change), { ...context, form });
 }
 
 /** The domain of the page in which the preview stands: what asks for its page's own domain must be told this one. */
@@ -167,28 +167,20 @@ const PREVIEW_DOMAIN = 'preview.localhost';
 
 /** The same as the preview shows it. */
 export const selectPreviewCode = createSelector(
-  [selectEmbed, selectItem, selectSurroundings, selectInHand],
-  (embed, item, surroundings, hand): string | null => {
+  [selectEmbed, selectItem, selectContext, selectInHand],
+  (embed, item, context, hand): string | null => {
     if (!embed || !item) return null;
     const settings = embed.plan.entries.some((e) => e.setting === 'domain' && e.sent.length > 0)
       ? { ...embed.settings, domain: PREVIEW_DOMAIN }
       : embed.settings;
     const { form } = embed.code;
     if (form === AS_IT_STANDS && hand?.item && canKeep(hand.candidate))
-      return onlyCode(keepEmbed(hand, item, settings, surroundings).code.text, hand, surroundings.book);
-    const shown = SHOWN_AS[form] ?? 'responsive';
+      return onlyCode(keepEmbed(hand, item, settings, context).code.text, hand, context.book);
+    const shown = form === AS_IT_STANDS ? USUAL_FORM : shownAs(form as CodeFormId);
     if (settings === embed.settings && form === shown) return embed.code.text;
-    return makeEmbed(item, settings, { ...surroundings, form: shown }).code.text;
+    return makeEmbed(item, settings, { ...context, form: shown }).code.text;
   },
 );
-
-/** Forms that show themselves; a cover with a script looks like the one without; of all others the frame is shown. */
-const SHOWN_AS: Readonly<Record<string, CodeFormId>> = {
-  fixed: 'fixed',
-  padded: 'padded',
-  cover: 'cover',
-  'cover-script': 'cover',
-};
 
 /** Of code in hand only the embed is shown, not the page around it. */
 function onlyCode(text: string, { candidate }: Hand, book: HostBook): string {

@@ -1,8 +1,8 @@
 import { createSlice, type PayloadAction, type WritableDraft } from '@reduxjs/toolkit';
-import type { PlayerReport } from '../../core/hosts/playerReport.ts';
+import type { PlayerReport } from '../../core/known/hosts/playerReport.ts';
 import type { Origin } from '../../core/model/plan.ts';
-import type { Made } from '../../core/shelf/record.ts';
-import { settingOf, type SettingId } from '../../core/settings/list.ts';
+import type { Made } from '../../core/keeping/shelf/record.ts';
+import { settingOf, type SettingId } from '../../core/known/settings/list.ts';
 
 /** How the screen stands; nothing of it is undone. */
 export interface ViewState {

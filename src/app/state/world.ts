@@ -1,12 +1,12 @@
 import { createAsyncThunk, createSlice, type PayloadAction, type WritableDraft } from '@reduxjs/toolkit';
 import { z } from 'zod';
-import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
+import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
 import type { Facts } from '../../core/model/item.ts';
-import { endpointFor, type Providers } from '../../core/hosts/providers.ts';
-import { reachedSchema, type Reached } from '../../core/reach/reached.ts';
+import { endpointFor, type Providers } from '../../core/known/hosts/providers.ts';
+import { reachedSchema, type Reached } from '../../core/proof/reach/reached.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
-import { factsSchema } from '../../core/shelf/saved.ts';
-import type { HouseStyle } from '../../core/styles/style.ts';
+import { factsSchema } from '../../core/keeping/shelf/saved.ts';
+import type { HouseStyle } from '../../core/known/styles/style.ts';
 
 /** What the server gives: cards, sites, and what hosts say of items. */
 export interface WorldState {

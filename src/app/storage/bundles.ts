@@ -1,6 +1,6 @@
-import { merge, type Present } from '../../core/bundle/merge.ts';
-import { preferenceSchema, type Bundle } from '../../core/bundle/bundle.ts';
-import { BUNDLE_VERSION } from '../../core/bundle/version.ts';
+import { merge, type Present } from '../../core/keeping/bundle/merge.ts';
+import { preferenceSchema, type Bundle } from '../../core/keeping/bundle/bundle.ts';
+import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
 import { database, findPreference, savePreference } from './database.ts';
 import { wholesOf } from './embeds.ts';
 import { listCards, listSites, listStyles } from './own.ts';

@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { Picture, SavedEmbed, Version } from '../../core/shelf/saved.ts';
+import type { Picture, SavedEmbed, Version } from '../../core/keeping/shelf/saved.ts';
 
 interface Preference {
   name: string;

@@ -1,5 +1,5 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { proofSchema, type Proof } from '../../core/model/proof.ts';
+import { proofSchema, type Proof } from '../../core/proof/playThrough/proof.ts';
 import {
   joinedTags,
   pastedBackSchema,
@@ -10,9 +10,9 @@ import {
   type Picture,
   type SavedEmbed,
   type Version,
-} from '../../core/shelf/saved.ts';
-import type { Made } from '../../core/shelf/record.ts';
-import type { Work } from '../../core/shelf/work.ts';
+} from '../../core/keeping/shelf/saved.ts';
+import type { Made } from '../../core/keeping/shelf/record.ts';
+import type { Work } from '../../core/keeping/shelf/work.ts';
 import { announce } from './announce.ts';
 import { database } from './database.ts';
 

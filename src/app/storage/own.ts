@@ -1,6 +1,6 @@
-import { cardSchema, type HostCard } from '../../core/hosts/card.ts';
+import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
-import { styleSchema, type HouseStyle } from '../../core/styles/style.ts';
+import { styleSchema, type HouseStyle } from '../../core/known/styles/style.ts';
 import { database } from './database.ts';
 
 /** Cards, sites and styles of the user's own; one that no longer passes its schema is left where it is, and not used. */

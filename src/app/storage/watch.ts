@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import { savedSchema, type Picture, type SavedEmbed } from '../../core/shelf/saved.ts';
+import { savedSchema, type Picture, type SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { database } from './database.ts';
 import { findEmbeds, findPictures, listEmbeds } from './embeds.ts';
 

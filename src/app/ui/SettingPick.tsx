@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import type { Setting } from '../../core/model/setting.ts';
 import { parseValue, type SettingValue } from '../../core/model/values.ts';
-import type { SettingId } from '../../core/settings/list.ts';
+import type { SettingId } from '../../core/known/settings/list.ts';
 import { sayOption, sayWrongValue } from '../../messages/en.ts';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { textOf } from '../../core/batch/textOf.ts';
+import { textOf } from '../../core/many/batch/textOf.ts';
 
 /** Hands a text, or the bytes of a file, to the browser as a file to keep. */
 export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type = 'application/json'): void {

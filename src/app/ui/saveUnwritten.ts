@@ -1,5 +1,5 @@
-import { BUNDLE_VERSION } from '../../core/bundle/version.ts';
-import type { Made } from '../../core/shelf/record.ts';
+import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
+import type { Made } from '../../core/keeping/shelf/record.ts';
 import type { BundleAnswer } from '../../workers/messages.ts';
 import { askWorker } from '../askWorker.ts';
 import { saveFile } from './files.ts';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { sayDifference } from '../../messages/en.ts';
 import { bringIn } from '../pipeline.ts';
-import { book } from '../tests/world.ts';
+import { book } from '../../laws/world.ts';
 import { compareCodes } from './compare.ts';
 
 const FRAME = 'http://frames.lanternreel.localhost:4600/f/k7wq2m9d';

@@ -1,6 +1,6 @@
 import type { Candidate, Refusal } from '../model/candidate.ts';
 import type { Item } from '../model/item.ts';
-import { settingOf, SETTINGS, type SettingId } from '../settings/list.ts';
+import { settingOf, SETTINGS, type SettingId } from '../known/settings/list.ts';
 import { writeValue, type SettingValue } from '../model/values.ts';
 
 /** One thing that is said in one code, in the other, or in both. Null where it is not said. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { bringIn, keepEmbed } from '../pipeline.ts';
-import type { Settings } from '../settings/list.ts';
-import { book } from '../tests/world.ts';
+import type { Settings } from '../known/settings/list.ts';
+import { book } from '../../laws/world.ts';
 import { canKeep } from './keep.ts';
 import { replaceParameter } from './replaceParameter.ts';
 

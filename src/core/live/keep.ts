@@ -1,14 +1,13 @@
-import type { HostBook } from '../hosts/book.ts';
+import type { Context } from '../context.ts';
 import type { Attribute, Candidate } from '../model/candidate.ts';
 import { featureName, isMarked, marked, splitFeatures } from '../model/features.ts';
-import { settingOf } from '../settings/list.ts';
+import { settingOf } from '../known/settings/list.ts';
 import { AS_IT_STANDS, type Code } from '../model/code.ts';
 import type { Item } from '../model/item.ts';
 import type { Box, Plan } from '../model/plan.ts';
-import type { Site } from '../model/site.ts';
-import { embedNodes } from '../write/embed.ts';
-import { attributeSize, fluidSize } from '../write/frame.ts';
-import type { TreeNode } from '../write/tree.ts';
+import { embedNodes } from '../steps/write/embed.ts';
+import { attributeSize, fluidSize } from '../steps/write/frame.ts';
+import type { TreeNode } from '../steps/write/tree.ts';
 import { rewrite } from './rewrite.ts';
 import { attributeSlots, slotsOf, type Slot, type Slots } from './slots.ts';
 
@@ -31,7 +30,7 @@ const EDITABLE: ReadonlySet<Candidate['source']> = new Set(['iframe', 'media', '
 export const canKeep = ({ source, repairs, tag }: Candidate): boolean =>
   EDITABLE.has(source) && tag !== undefined && !repairs.some(({ code }) => BROKEN.has(code));
 
-export interface Kept {
+export interface Kept extends Pick<Context, 'book' | 'site'> {
   /** The code in hand, whole; the candidate's ranges are of it. */
   text: string;
   candidate: Candidate;
@@ -40,8 +39,6 @@ export interface Kept {
   before: Plan;
   /** What is asked for now, planned. */
   after: Plan;
-  book: HostBook;
-  site: Site | null;
 }
 
 /** The code in hand with the settings as they are now, and its map. */
@@ -132,7 +129,7 @@ function namedAsThere(slots: Slots, { source, attributes }: Candidate): Slots {
 function codeAttributes(
   { host, target }: Item,
   { source }: Candidate,
-  { plan, book }: { plan: Plan; book: HostBook },
+  { plan, book }: { plan: Plan; book: Context['book'] },
 ): { name: string; value: string; origin: Plan['parts'][number]['origin'] }[] {
   const prefix = source === 'script' ? (book.byId.get(host!)?.targets.get(target!)?.target.script?.prefix ?? '') : '';
   return plan.entries.flatMap(({ setting, sent }) =>

@@ -1,4 +1,4 @@
-import { nameOf, type AddressPart } from '../markup/addressParts.ts';
+import { nameOf, type AddressPart } from '../model/markup/addressParts.ts';
 import type { Origin } from '../model/plan.ts';
 import type { Slot } from './slots.ts';
 

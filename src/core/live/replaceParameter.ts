@@ -1,4 +1,4 @@
-import { writtenParts } from '../markup/addressParts.ts';
+import { writtenParts } from '../model/markup/addressParts.ts';
 import type { Range } from '../model/candidate.ts';
 import type { Parameter } from '../model/item.ts';
 import { encodeParameter } from '../model/url.ts';

@@ -3,7 +3,7 @@ import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import type { Mark } from '../model/code.ts';
 import { ratioOf } from '../model/values.ts';
 import { decodeHTMLAttribute } from 'entities';
-import { writtenParts } from '../markup/addressParts.ts';
+import { writtenParts } from '../model/markup/addressParts.ts';
 import { rewriteList, rewriteParts, type Changes, type Span } from './lists.ts';
 import type { Slot, Slots } from './slots.ts';
 

@@ -1,6 +1,6 @@
 import { featureKey } from '../model/features.ts';
 import type { Origin, Plan } from '../model/plan.ts';
-import type { TreeAttribute, TreeNode } from '../write/tree.ts';
+import type { TreeAttribute, TreeNode } from '../steps/write/tree.ts';
 
 /** One thing that code can say, by its key, with what it comes from. */
 export interface Slot {

@@ -1,4 +1,4 @@
-import type { Settings } from '../settings/list.ts';
+import type { Settings } from '../known/settings/list.ts';
 import type { Attribute } from './candidate.ts';
 import type { Kind, Scope } from './kind.ts';
 import type { Running } from './running.ts';

@@ -1,4 +1,4 @@
-import type { SettingId, Settings } from '../settings/list.ts';
+import type { SettingId, Settings } from '../known/settings/list.ts';
 import type { Parameter } from './item.ts';
 import type { SettingValue } from './values.ts';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { plainName } from '../kit/codeFile.ts';
+import { plainName } from '../many/kit/codeFile.ts';
 import { withoutAccents, wordsIn } from './words.ts';
 
 test.each([

@@ -1,8 +1,8 @@
 import { Button, LinearProgress } from '@mui/material';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
-import { ROLES, type Role } from '../../../core/batch/columns.ts';
-import type { MadeRow } from '../../../core/batch/row.ts';
-import { SETTINGS } from '../../../core/settings/list.ts';
+import { ROLES, type Role } from '../../../core/many/batch/columns.ts';
+import type { MadeRow } from '../../../core/many/batch/row.ts';
+import { SETTINGS } from '../../../core/known/settings/list.ts';
 import { countRows, sayBatch, sayRole } from '../../../messages/batch.ts';
 import { ROW_ORDER } from '../../../workers/messages.ts';
 import { run, type BatchState, type KeptBatch } from '../../batch/run.ts';

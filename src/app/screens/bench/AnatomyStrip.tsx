@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Range } from '../../../core/model/candidate.ts';
-import type { Meaning, Segment } from '../../../core/recognise/anatomy.ts';
+import type { Meaning, Segment } from '../../../core/steps/recognise/anatomy.ts';
 import { sayMeaning, sayRepair } from '../../../messages/en.ts';
 import { chosen } from '../../state/bench.ts';
 import { selectAnatomy, selectFound, selectRecognised } from '../../state/selectors.ts';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Difference } from '../../../core/live/compare.ts';
-import { settingOf } from '../../../core/settings/list.ts';
+import { settingOf } from '../../../core/known/settings/list.ts';
 import { sayDifference } from '../../../messages/en.ts';
 import { selectComparison, selectEmbed, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';

@@ -1,11 +1,11 @@
 import { Button } from '@mui/material';
 import { memo, useState, type ReactElement } from 'react';
-import { CHECKS } from '../../../core/check/checks/list.ts';
-import { withoutParameter } from '../../../core/check/withoutParameter.ts';
-import type { Check } from '../../../core/check/rule.ts';
-import type { Finding, Remedy } from '../../../core/model/finding.ts';
+import { CHECKS } from '../../../core/steps/check/checks/list.ts';
+import { withoutParameter } from '../../../core/steps/check/withoutParameter.ts';
+import type { Check } from '../../../core/steps/check/rule.ts';
+import type { Finding, Remedy } from '../../../core/steps/check/finding.ts';
 import { KEEP_ALL_THE_SAME, sayFinding, sayRemedy } from '../../../messages/en.ts';
-import { isCodeForm } from '../../../core/write/forms/list.ts';
+import { isCodeForm } from '../../../core/steps/write/forms/list.ts';
 import { changed, formChosen, runningDecided } from '../../state/bench.ts';
 import { sameData } from '../../state/sameData.ts';
 import { selectEmbed } from '../../state/selectors.ts';

@@ -5,7 +5,7 @@ import { canKeep } from '../../../core/live/keep.ts';
 import { AS_IT_STANDS, type Mark } from '../../../core/model/code.ts';
 import type { Origin, SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
-import { formOf, FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
+import { formOf, FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
@@ -15,7 +15,7 @@ import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
-import { fileOf } from '../../../core/kit/codeFile.ts';
+import { fileOf } from '../../../core/many/kit/codeFile.ts';
 import { troublesOf } from './codeTroubles.ts';
 
 const CodeEditor = lazily(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor), PlainCode);

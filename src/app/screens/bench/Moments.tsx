@@ -1,7 +1,7 @@
 import { Suspense, useEffect, type ReactElement, type ReactNode } from 'react';
-import type { Station as StationData } from '../../../core/hosts/stations.ts';
+import type { Station as StationData } from '../../../core/known/hosts/stations.ts';
 import type { Moment } from '../../../core/model/setting.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 import { sameData } from '../../state/sameData.ts';
 import { selectItem, selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';

@@ -1,10 +1,10 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { compareBack, mainTag } from '../../../core/pasteBack/compare.ts';
-import { gravityOf, joinStrips, learn, type Loss } from '../../../core/pasteBack/loss.ts';
-import { survivor } from '../../../core/pasteBack/survive.ts';
-import { formOf, type CodeFormId } from '../../../core/write/forms/list.ts';
+import { compareBack, mainTag } from '../../../core/proof/pasteBack/compare.ts';
+import { gravityOf, joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
+import { survivor } from '../../../core/proof/pasteBack/survive.ts';
+import { formOf, offeredInstead } from '../../../core/steps/write/forms/list.ts';
 import { sayLoss } from '../../../messages/pasteBack.ts';
 import { formChosen, kept } from '../../state/bench.ts';
 import { keepSite } from '../../state/ownSites.ts';
@@ -89,7 +89,10 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
   const strips = learn(losses, main);
   const learnt = strips.scripts || strips.elements.length + strips.attributes.length + strips.properties.length > 0;
   const known = site && JSON.stringify(joinStrips(site.strips, strips)) === JSON.stringify(site.strips);
-  const best = survivor((form: CodeFormId) => selectVariant(store.getState(), {}, form)?.code.text ?? '', strips);
+  const best = survivor(
+    offeredInstead((form) => selectVariant(store.getState(), {}, form)?.code.text ?? ''),
+    strips,
+  );
   const take = (): void => {
     dispatch(formChosen(best.form));
     close();
@@ -100,7 +103,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
         <p>No other form of code loses less here.</p>
       ) : (
         <p>
-          {best.form === 'link'
+          {best.leads === 'link'
             ? 'Nothing with a frame in it survives here; a link does.'
             : best.losses.length === 0
               ? `“${formOf(best.form).label}” survives here as it is.`

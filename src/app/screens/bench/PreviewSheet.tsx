@@ -1,6 +1,6 @@
 import { memo, useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { readReport } from '../../../core/hosts/playerReport.ts';
+import { readReport } from '../../../core/known/hosts/playerReport.ts';
 import type { Site } from '../../../core/model/site.ts';
 import { fromPreview, type PreviewBox, type ToPreview } from '../../../preview/messages.ts';
 import { looksOf, PREVIEW } from '../../preview.ts';

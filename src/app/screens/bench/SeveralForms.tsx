@@ -2,13 +2,13 @@ import { Button } from '@mui/material';
 import { strToU8, zipSync } from 'fflate';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { FORMS, type CodeFormId } from '../../../core/write/forms/list.ts';
+import { FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
 import { kept } from '../../state/bench.ts';
 import { selectEmbed, selectFacts, selectItem, selectSite, selectVariant, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
-import { fileOf, plainName } from '../../../core/kit/codeFile.ts';
+import { fileOf, plainName } from '../../../core/many/kit/codeFile.ts';
 
 /** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
 export function SeveralForms({ close }: { close: () => void }): ReactElement {

@@ -1,8 +1,8 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { canBeStyle, emptyStyle, ruleFor, withoutRule, withRule } from '../../../core/styles/style.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
+import { canBeStyle, emptyStyle, ruleFor, withoutRule, withRule } from '../../../core/known/styles/style.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { changed, styleTaken } from '../../state/bench.ts';

@@ -1,7 +1,7 @@
 import { TextField } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { parseValue, writeValue } from '../../../core/model/values.ts';
-import { settingOf } from '../../../core/settings/list.ts';
+import { settingOf } from '../../../core/known/settings/list.ts';
 import { sayWrongValue } from '../../../messages/en.ts';
 import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
 

@@ -1,8 +1,8 @@
 import { memo, type ReactElement } from 'react';
 import { shallowEqual } from 'react-redux';
-import { offerOf } from '../../../core/hosts/offers.ts';
+import { offerOf } from '../../../core/known/hosts/offers.ts';
 import type { State as PlanState } from '../../../core/model/plan.ts';
-import { settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { saySetting, STATE_WORDS } from '../../../messages/en.ts';
 import { selectBook, selectEmbed, selectStyle } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';

@@ -1,7 +1,7 @@
 import { Button, Popover, type PopoverActions } from '@mui/material';
 import { useCallback, useRef, type ReactElement } from 'react';
 import type { PlanEntry } from '../../../core/model/plan.ts';
-import { settingOf, type SettingId } from '../../../core/settings/list.ts';
+import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { sayFix, sayState } from '../../../messages/en.ts';
 import { changed } from '../../state/bench.ts';
 import { selectCard, selectEmbed } from '../../state/selectors.ts';

@@ -1,7 +1,7 @@
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { Suspense, type ReactElement } from 'react';
 import { writeValue, type SettingValue } from '../../../core/model/values.ts';
-import { settingOf } from '../../../core/settings/list.ts';
+import { settingOf } from '../../../core/known/settings/list.ts';
 import { sayOption } from '../../../messages/en.ts';
 import { TextValueField } from './TextValueField.tsx';
 import type { ValueFieldProps } from './valueFieldProps.ts';

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { bringIn } from '../../../core/pipeline.ts';
-import { book } from '../../../core/tests/world.ts';
+import { book } from '../../../laws/world.ts';
 import { troublesOf } from './codeTroubles.ts';
 
 const of = (text: string): { at: string; severity: string; words: string }[] =>

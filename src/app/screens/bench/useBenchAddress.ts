@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
-import { emptyWork } from '../../../core/shelf/work.ts';
-import type { SavedEmbed } from '../../../core/shelf/saved.ts';
+import { emptyWork } from '../../../core/keeping/shelf/work.ts';
+import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { opened } from '../../state/bench.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';

@@ -1,5 +1,5 @@
 import type { SettingValue } from '../../../core/model/values.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 
 /** What every control of a setting's value is given. */
 export interface ValueFieldProps {

@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useRef, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
-import type { HostCard } from '../../../core/hosts/card.ts';
+import type { HostCard } from '../../../core/known/hosts/card.ts';
 import { sayCardProblem } from '../../../messages/en.ts';
 import { keepCards, dropCard } from '../../state/ownCards.ts';
 import type { Store } from '../../state/store.ts';

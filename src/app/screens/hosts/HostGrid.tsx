@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
-import type { HostCard } from '../../../core/hosts/card.ts';
-import { honourOf, type Honour } from '../../../core/hosts/honours.ts';
-import { SETTINGS } from '../../../core/settings/list.ts';
+import type { HostCard } from '../../../core/known/hosts/card.ts';
+import { honourOf, type Honour } from '../../../core/known/hosts/honours.ts';
+import { SETTINGS } from '../../../core/known/settings/list.ts';
 
 const SIGNS: Record<Honour['how'], string> = { sent: '', 'in part': '◐ ', withdrawn: '✗ ', 'not offered': '·' };
 

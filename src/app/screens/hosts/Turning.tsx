@@ -1,7 +1,7 @@
 import { Fragment, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { bringIn } from '../../../core/pipeline.ts';
-import { anatomy, type Segment } from '../../../core/recognise/anatomy.ts';
+import { anatomy, type Segment } from '../../../core/steps/recognise/anatomy.ts';
 import { sayMeaning, sayRefusal } from '../../../messages/en.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';

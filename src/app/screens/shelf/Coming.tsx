@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
-import { calendarOf, coming } from '../../../core/calendar/calendar.ts';
+import { calendarOf, coming } from '../../../core/keeping/calendar/calendar.ts';
 import { sayComing } from '../../../messages/shelf.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { listEmbeds } from '../../storage/embeds.ts';

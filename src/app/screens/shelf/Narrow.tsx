@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
-import { STATES } from '../../../core/shelf/saved.ts';
-import type { Entry, Narrowing } from '../../../core/shelf/search.ts';
+import { STATES } from '../../../core/keeping/shelf/saved.ts';
+import type { Entry, Narrowing } from '../../../core/keeping/shelf/search.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';

@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { useEffect, useState, type ReactElement } from 'react';
-import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/kit/kit.ts';
-import { MOST, type SavedEmbed } from '../../../core/shelf/saved.ts';
+import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/many/kit/kit.ts';
+import { MOST, type SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { loadPicture } from '../../state/world.ts';
 import { changeEmbeds } from '../../storage/embeds.ts';
 import { saveFile } from '../../ui/files.ts';

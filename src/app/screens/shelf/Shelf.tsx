@@ -1,7 +1,7 @@
 import './shelf.css';
 import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { NO_NARROWING, search, type Entry, type Narrowing } from '../../../core/shelf/search.ts';
+import { NO_NARROWING, search, type Entry, type Narrowing } from '../../../core/keeping/shelf/search.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
 import { EmbedDetail } from './EmbedDetail.tsx';
 import { Narrow } from './Narrow.tsx';

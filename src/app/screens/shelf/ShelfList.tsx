@@ -1,13 +1,13 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import type { Picture, SavedEmbed } from '../../../core/shelf/saved.ts';
-import type { Entry } from '../../../core/shelf/search.ts';
+import type { Picture, SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
+import type { Entry } from '../../../core/keeping/shelf/search.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import type { SettingValue } from '../../../core/model/values.ts';
-import type { SettingId } from '../../../core/settings/list.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { watchPictures } from '../../storage/watch.ts';

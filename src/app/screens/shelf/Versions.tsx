@@ -2,7 +2,7 @@ import { diffWordsWithSpace } from 'diff';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import type { SavedEmbed, Version } from '../../../core/shelf/saved.ts';
+import type { SavedEmbed, Version } from '../../../core/keeping/shelf/saved.ts';
 import { remakeIn } from '../../state/remake.ts';
 import type { State, Store } from '../../state/store.ts';
 import { listVersions, replaceWorks } from '../../storage/embeds.ts';

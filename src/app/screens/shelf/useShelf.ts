@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { entryOf, type Entry } from '../../../core/shelf/search.ts';
-import type { SavedEmbed } from '../../../core/shelf/saved.ts';
+import { entryOf, type Entry } from '../../../core/keeping/shelf/search.ts';
+import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { watchEmbeds } from '../../storage/watch.ts';

@@ -12,8 +12,8 @@ import {
   withoutRule,
   withRule,
   type StyleRule,
-} from '../../../core/styles/style.ts';
-import { SETTINGS, settingOf } from '../../../core/settings/list.ts';
+} from '../../../core/known/styles/style.ts';
+import { SETTINGS, settingOf } from '../../../core/known/settings/list.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { keepStyle } from '../../state/houseStyles.ts';

@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { learnSite } from '../../../core/sites/learnt.ts';
+import { learnSite } from '../../../core/known/sites/learnt.ts';
 import { keepSite, readSiteFile } from '../../state/ownSites.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';

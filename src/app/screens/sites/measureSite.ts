@@ -1,4 +1,4 @@
-import type { Measures } from '../../../core/sites/measures.ts';
+import type { Measures } from '../../../core/known/sites/measures.ts';
 import { fromPreview, type ToPreview } from '../../../preview/messages.ts';
 import { PREVIEW } from '../../preview.ts';
 

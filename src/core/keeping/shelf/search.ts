@@ -1,0 +1,79 @@
+import { withoutAccents } from '../../model/words.ts';
+import type { SavedEmbed, State } from './saved.ts';
+import { stateOf } from './saved.ts';
+
+/** What is shown of an embed in a list, and what it is found by. */
+export interface Entry {
+  embed: SavedEmbed;
+  /** All its words, in small letters without accents. */
+  words: string;
+  state: State;
+}
+
+/** By what the Shelf is narrowed; an empty value lets all through. Dates as `2026-11-23`, both included. */
+export interface Narrowing {
+  text: string;
+  kind: string;
+  host: string;
+  site: string;
+  state: '' | State;
+  /** The canonical link: all embeds of one item. */
+  item: string;
+  from: string;
+  to: string;
+}
+
+export const NO_NARROWING: Narrowing = { text: '', kind: '', host: '', site: '', state: '', item: '', from: '', to: '' };
+
+/** Names by which hosts and sites are known to people. */
+export interface Names {
+  host: (id: string) => string;
+  site: (id: string) => string;
+}
+
+/** Code is not searched: nearly all of it is the same everywhere. Longer texts are pages, found by their beginning. */
+const LONGEST = 2000;
+
+export function entryOf(embed: SavedEmbed, names: Names): Entry {
+  const { title, host, kind, item, tags, placed, work, facts } = embed;
+  const words = Object.entries(work.changes).flatMap(([, value]) =>
+    typeof value === 'string' && value.length < 400 ? value : [],
+  );
+  const all = [
+    title,
+    names.host(host),
+    kind,
+    names.site(work.site),
+    item,
+    work.text.slice(0, LONGEST),
+    facts.author ?? '',
+    facts.description?.slice(0, LONGEST) ?? '',
+    ...tags,
+    ...placed.map(({ address }) => address),
+    ...words,
+  ];
+  return { embed, words: withoutAccents(all.join('\n')), state: stateOf(embed) };
+}
+
+/** The entries in which every word stands, in the order given. */
+export function search(entries: readonly Entry[], narrowing: Narrowing): Entry[] {
+  const wanted = withoutAccents(narrowing.text).split(/\s+/).filter(Boolean);
+  const { kind, host, site, state, item } = narrowing;
+  const from = narrowing.from === '' ? -Infinity : dayStart(narrowing.from);
+  const to = narrowing.to === '' ? Infinity : dayStart(narrowing.to) + DAY;
+  return entries.filter(
+    (entry) =>
+      (kind === '' || entry.embed.kind === kind) &&
+      (host === '' || entry.embed.host === host) &&
+      (site === '' || entry.embed.work.site === site) &&
+      (state === '' || entry.state === state) &&
+      (item === '' || entry.embed.item === item) &&
+      entry.embed.changed >= from &&
+      entry.embed.changed < to &&
+      wanted.every((word) => entry.words.includes(word)),
+  );
+}
+
+const DAY = 86_400_000;
+/** Days are those of the person who looks, so they begin at local midnight. */
+const dayStart = (day: string): number => new Date(`${day}T00:00`).getTime();

@@ -1,0 +1,271 @@
+import { parseTemplate } from 'url-template';
+import { compileShape } from './shape.ts';
+import { own } from '../../model/own.ts';
+import type { Running } from '../../model/running.ts';
+import type { SettingId } from '../settings/list.ts';
+import {
+  NAME_IN_PATTERN,
+  namesIn,
+  type CardSetting,
+  type HonouredSetting,
+  type HostCard,
+  type LinkForm,
+  type OriginGroup,
+  type Spelling,
+  type Target,
+} from './card.ts';
+
+/** A place in an address where a setting is read from. */
+export interface ReadPlace {
+  setting: SettingId;
+  spelling: Spelling;
+}
+
+export interface CompiledForm {
+  card: CompiledCard;
+  form: LinkForm;
+  target: CompiledTarget;
+  /** Anchored; one group for each name in `names`, in order. */
+  path: RegExp;
+  names: readonly string[];
+  query: readonly { name: string; pattern: RegExp; names: readonly string[] }[];
+  /** Captures of the path that are settings. */
+  pathReads: ReadonlyMap<string, ReadPlace>;
+  reads: { query: ReadonlyMap<string, ReadPlace>; fragment: ReadonlyMap<string, ReadPlace> };
+  specificity: number;
+}
+
+export interface CompiledTarget {
+  name: string;
+  target: Target;
+  canonical: Template;
+  /** Null where the host has script code only. */
+  frame: Template | null;
+  /** Whether the frame address holds the whole share link. */
+  holdsLink: boolean;
+  /** Settings that its share link carries. */
+  shareReads: LinkForm['reads'];
+}
+
+type Template = (values: Readonly<Record<string, string>>) => string;
+
+export interface CompiledCard {
+  card: HostCard;
+  shapes: ReadonlyMap<string, (text: string) => boolean>;
+  targets: ReadonlyMap<string, CompiledTarget>;
+  /** Settings that hold over a change of domain, by the domain group that stands for them. */
+  byOrigin: readonly { setting: SettingId; group: OriginGroup; value: string }[];
+  /** Settings whose value is that of the site, where nobody sets another. */
+  needed: readonly { setting: SettingId; fromSite: 'domain' | 'language'; targets: readonly string[] | undefined }[];
+  /** Parameters that go along with a setting: they are rewritten, never unknown. */
+  companions: ReadonlySet<string>;
+  tracking: ReadonlySet<string>;
+  /** Ids of the link forms that are frame addresses. */
+  framedForms: ReadonlySet<string>;
+}
+
+export interface HostEntry {
+  card: CompiledCard;
+  /** The setting that this address itself stands for, where it is another domain for the same. */
+  byOrigin: { setting: SettingId; value: string } | undefined;
+  /** Forms by the first segment of their path, most specific first. */
+  bySegment: ReadonlyMap<string, readonly CompiledForm[]>;
+  /** Forms whose path begins with a capture, for every other segment. */
+  others: readonly CompiledForm[];
+}
+
+/** Forms that an address on this host may follow, most specific first. */
+export const formsFor = (entry: HostEntry, path: string): readonly CompiledForm[] =>
+  entry.bySegment.get(firstSegment(path)) ?? entry.others;
+
+/** `see` of `/see/k7`. */
+function firstSegment(path: string): string {
+  const end = path.indexOf('/', 1);
+  return end < 0 ? path.slice(1) : path.slice(1, end);
+}
+
+/** Where a piece of script code, or a short code, leads. */
+export interface CodeTarget {
+  card: CompiledCard;
+  target: CompiledTarget;
+}
+
+/** All cards, ready for recognition. Found by host name (with port) in constant time. */
+export interface HostBook {
+  /** By the address of the script, without scheme. */
+  byScript: ReadonlyMap<string, readonly CodeTarget[]>;
+  byShortcode: ReadonlyMap<string, readonly CodeTarget[]>;
+  byHost: ReadonlyMap<string, readonly HostEntry[]>;
+  byId: ReadonlyMap<string, CompiledCard>;
+}
+
+/** Compiles cards that have passed the schema. Of two cards with one id, the later one holds. */
+export function makeBook(cards: readonly HostCard[]): HostBook {
+  const byId = new Map(cards.map((card) => [card.id, compileCard(card)]));
+  const byHost = new Map<string, HostEntry[]>();
+  for (const compiled of byId.values()) {
+    const forms = compiled.card.links.map((form) => compileForm(compiled, form)).sort((a, b) => b.specificity - a.specificity);
+    for (const [group, addresses] of Object.entries(compiled.card.origins) as [OriginGroup, string[]][])
+      for (const address of addresses) {
+        const entry = makeEntry(
+          compiled,
+          group,
+          forms.filter((f) => f.form.on.includes(group)),
+        );
+        const host = address.replace(/^https?:\/\//, '');
+        byHost.set(host, [...(byHost.get(host) ?? []), entry]);
+      }
+  }
+  return { byHost, byId, ...codeTargets(byId.values()) };
+}
+
+/** The address of a script, in whichever scheme it is loaded. */
+export const scriptKey = (src: string): string => src.replace(/^(?:https?:)?\/\//i, '').replace(/[?#].*$/, '');
+
+/** Whether something that runs is none of the scripts that cards name. */
+export const isStrange =
+  ({ byScript }: HostBook) =>
+  ({ address }: Running): boolean =>
+    address === undefined || !byScript.has(scriptKey(address));
+
+function codeTargets(cards: Iterable<CompiledCard>): Pick<HostBook, 'byScript' | 'byShortcode'> {
+  const byScript = new Map<string, CodeTarget[]>();
+  const byShortcode = new Map<string, CodeTarget[]>();
+  const add = (map: Map<string, CodeTarget[]>, key: string | undefined, found: CodeTarget): void => {
+    if (key !== undefined) map.set(key, [...(map.get(key) ?? []), found]);
+  };
+  for (const card of cards)
+    for (const target of card.targets.values()) {
+      add(byScript, target.target.script && scriptKey(target.target.script.src), { card, target });
+      add(byShortcode, target.target.shortcode?.name.toLowerCase(), { card, target });
+    }
+  return { byScript, byShortcode };
+}
+
+function makeEntry(card: CompiledCard, group: OriginGroup, forms: readonly CompiledForm[]): HostEntry {
+  const segmentOf = (form: CompiledForm): string => firstSegment(form.form.path);
+  const others = forms.filter((form) => segmentOf(form).includes(':'));
+  const segments = new Set(forms.map(segmentOf).filter((segment) => !segment.includes(':')));
+  const bySegment = new Map(
+    [...segments].map((segment) => [segment, forms.filter((f) => segmentOf(f) === segment || others.includes(f))]),
+  );
+  return { card, byOrigin: card.byOrigin.find((use) => use.group === group), bySegment, others };
+}
+
+/** The first address of a card's origin group, or undefined. */
+export const originOf = (card: HostCard, group: OriginGroup): string | undefined => card.origins[group]?.[0];
+
+export const isHonoured = (setting: CardSetting | undefined): setting is HonouredSetting =>
+  setting !== undefined && setting.in !== 'origin' && setting.in !== 'nowhere';
+
+function compileCard(card: HostCard): CompiledCard {
+  const settings = Object.entries(card.settings) as [SettingId, CardSetting][];
+  return {
+    card,
+    shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, compileShape(shape)])),
+    targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(card, name, target)])),
+    byOrigin: settings.flatMap(([setting, use]) =>
+      use.in === 'origin' ? Object.entries<OriginGroup>(use.words).map(([value, group]) => ({ setting, group, value })) : [],
+    ),
+    needed: settings.flatMap(([setting, use]) =>
+      isHonoured(use) && use.needed && use.fromSite ? [{ setting, fromSite: use.fromSite, targets: use.targets }] : [],
+    ),
+    companions: new Set(settings.flatMap(([, use]) => (isHonoured(use) ? Object.keys(use.with) : []))),
+    tracking: new Set(card.tracking),
+    framedForms: new Set(card.links.filter((form) => form.framed).map((form) => form.id)),
+  };
+}
+
+function compileTarget(card: HostCard, name: string, target: Target): CompiledTarget {
+  const share = card.links.find((form) => form.target === name && !form.framed && !form.refused);
+  return {
+    name,
+    target,
+    holdsLink: target.frame?.includes('{canonical}') ?? false,
+    shareReads: share?.reads ?? [],
+    canonical: compileTemplate(absolute(target.canonical, card, 'share')),
+    frame: target.frame === undefined ? null : compileTemplate(absolute(target.frame, card, 'frame')),
+  };
+}
+
+/** A template from / on is of the host itself. */
+const absolute = (source: string, card: HostCard, group: OriginGroup): string =>
+  source.startsWith('/') ? (originOf(card, group) ?? Object.values(card.origins)[0]![0]!) + source : source;
+
+/** RFC 6570 expansion; where a template holds nothing but plain `{name}`, its parts are laid out once. */
+function compileTemplate(source: string): Template {
+  const parts = source.split(/\{(\w+)\}/);
+  if (parts.some((part, i) => i % 2 === 0 && /[{}]/.test(part))) {
+    const template = parseTemplate(source);
+    return (values) => template.expand(Object.assign(Object.create(null), values) as Record<string, string>);
+  }
+  return (values) => {
+    let text = parts[0]!;
+    for (let i = 1; i < parts.length; i += 2) text += encodeValue(own(values, parts[i]!) ?? '') + parts[i + 1]!;
+    return text;
+  };
+}
+
+const UNRESERVED = /^[A-Za-z0-9._~-]*$/;
+/** RFC 6570, section 3.2.2, simple expansion: everything but unreserved characters is encoded. */
+function encodeValue(value: string): string {
+  if (UNRESERVED.test(value)) return value;
+  return encodeURIComponent(value).replace(/[!'()*]/g, (c) => `%${c.charCodeAt(0).toString(16).toUpperCase()}`);
+}
+
+function compileForm(card: CompiledCard, form: LinkForm): CompiledForm {
+  const names = namesIn(form.path);
+  const query = Object.entries(form.query).map(([name, pattern]) => ({
+    name,
+    pattern: compilePath(pattern, '.'),
+    names: namesIn(pattern),
+  }));
+  return {
+    card,
+    form,
+    target: card.targets.get(form.target)!,
+    path: compilePath(form.path),
+    names,
+    query,
+    reads: readPlaces(card.card, form),
+    pathReads: new Map(
+      form.reads.filter((r) => r.in === 'path').map(({ name, setting, spelling }) => [name, { setting, spelling }]),
+    ),
+    specificity:
+      form.path.split('/').filter((part) => part && !part.includes(':')).length * 10 +
+      query.length * 4 +
+      shapeWeight(card.card, names),
+  };
+}
+
+/** A capture of a fixed shape says more than one that takes anything. */
+function shapeWeight(card: HostCard, names: readonly string[]): number {
+  return names.filter((name) => /\{\d+\}$/.test(own(card.identifiers, name)?.shape ?? '')).length;
+}
+
+/**
+ * URL Pattern syntax, the part that cards use: literal text, `:name` and `{:name}`, each within one path
+ * segment; in the value of a parameter, each over any text. Where several stand in one segment their
+ * length is bounded, so that no pattern can make matching slow.
+ */
+export function compilePath(pattern: string, within = '[^/]'): RegExp {
+  const body = pattern
+    .split(within === '.' ? /$^/ : /(?<=\/)/)
+    .map((segment) => {
+      const literals = segment.replace(NAME_IN_PATTERN, '\u0000').split('\u0000');
+      const capture = `(${within}${literals.length > 2 ? '{1,120}' : '+'})`;
+      return literals.map((literal) => literal.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join(capture);
+    })
+    .join('');
+  return new RegExp(`^${body}$`);
+}
+
+function readPlaces(card: HostCard, form: LinkForm): CompiledForm['reads'] {
+  const reads = { query: new Map<string, ReadPlace>(), fragment: new Map<string, ReadPlace>() };
+  for (const { in: place, name, setting, spelling } of form.reads)
+    if (place !== 'path') reads[place].set(name, { setting, spelling });
+  if (form.framed)
+    for (const [setting, use] of Object.entries(card.settings) as [SettingId, CardSetting][])
+      if (isHonoured(use) && use.in !== 'attribute') reads[use.in].set(use.name, { setting, spelling: use.spelling });
+  return reads;
+}

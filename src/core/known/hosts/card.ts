@@ -1,0 +1,291 @@
+import { z } from 'zod';
+import { KINDS, SCOPES } from '../../model/kind.ts';
+import { runsAsAddress } from '../../model/running.ts';
+import { isSettingId, type SettingId } from '../settings/list.ts';
+
+/**
+ * The host card: what Refenestra knows of one host. Written by people, shared as JSON;
+ * `docs/formats/host-card.md` tells it as a story, and the JSON Schema beside it is made from this.
+ */
+const word = z.string().regex(/^[A-Za-z][A-Za-z0-9_-]{0,39}$/, 'a name is letters, digits, - and _');
+const sentence = z.string().min(1).max(300);
+const date = z.iso.date();
+const originAddress = z
+  .string()
+  .regex(/^https?:\/\/[a-z0-9.-]+(:\d{1,5})?$/, 'an origin is scheme and host, such as https://media.example');
+/** Whatever is put in, what comes out is an address of the web, or a path of the host's own. */
+const template = z
+  .string()
+  .min(1)
+  .max(400)
+  .regex(/^(?:https?:\/\/[^\s{}/?#]|\/)/i, 'an address begins with http://, https:// or /')
+  .refine(isTemplate, 'this is no URI Template: braces hold names, as in /watch/{id}')
+  .describe('URI Template, RFC 6570; from / on, it is of the first frame or share origin');
+
+function isTemplate(source: string): boolean {
+  const braces = source.replace(/\{[+#./;?&]?[A-Za-z_]\w*(?::\d{1,4}|\*)?(?:,[A-Za-z_]\w*(?::\d{1,4}|\*)?)*\}/g, '');
+  return !/[{}]/.test(braces);
+}
+const settingId = z.string().refine(isSettingId, 'no setting has this id; `cli -- settings` lists them');
+const groups = ['share', 'short', 'mobile', 'frame', 'reduced'] as const;
+const originGroup = z.enum(groups);
+
+/**
+ * The shape of an identifier: character classes and plain characters, each with a plain quantifier.
+ * Groups and alternatives are left out on purpose, so that no card can make matching slow.
+ */
+const CLASS = String.raw`\[[A-Za-z0-9_.-]+\]`;
+const shape = z
+  .string()
+  .max(120)
+  .regex(
+    new RegExp(String.raw`^(?:(?:${CLASS}|[A-Za-z0-9_-])(?:\{\d{1,2}(?:,\d{1,2})?\}|\+)?)+$`),
+    'a shape is classes such as [a-z0-9]{8}, one after the other',
+  );
+
+const note = z.strictObject({ date, text: sentence });
+
+const spelling = z.discriminatedUnion('form', [
+  z.strictObject({ form: z.literal('words'), words: z.record(z.string(), z.string().max(60)) }),
+  z.strictObject({
+    form: z.enum([
+      'seconds',
+      'milliseconds',
+      'units',
+      'clock',
+      'iso8601',
+      'hex',
+      'hashHex',
+      'text',
+      'numberFromOne',
+      'numberFromZero',
+    ]),
+  }),
+  z.strictObject({ form: z.literal('list'), separator: z.string().min(1).max(3) }),
+]);
+
+const placeName = z.string().min(1).max(60);
+
+const identifier = z.strictObject({
+  name: z.string().min(1).max(40).describe('What it identifies, in a word'),
+  shape,
+  words: sentence,
+  example: z.string().max(80),
+  samples: z.array(z.string().max(80)).default([]).describe('Stand in the host’s own instructions, and must be replaced'),
+});
+
+/** Attributes of a placeholder or a short code: `{capture}`, `{canonical}`, or the words themselves. */
+const fixedAttributes = z.record(
+  z.string().regex(/^(?!on)[a-z][a-z0-9-]*$/, 'an attribute is small letters, digits and -, and none that runs code'),
+  z
+    .string()
+    .max(200)
+    .refine((value) => !runsAsAddress(value), 'this would run code in the page'),
+);
+const attributePrefix = z
+  .string()
+  .max(30)
+  .regex(/^(?!on)(?:[a-z][a-z0-9-]*)?$/, 'a prefix is small letters, digits and -');
+
+const script = z.strictObject({
+  src: z.url({ protocol: /^https?$/ }).describe('The script that turns the placeholder into the embed'),
+  element: z.enum(['div', 'a', 'blockquote']),
+  attributes: fixedAttributes.describe('Attributes that say which item it is'),
+  prefix: attributePrefix.default('').describe('Stands before the name of a setting in its attribute'),
+  picture: template.optional().describe('A picture shown until the script has run'),
+});
+
+const access = z.strictObject({
+  needs: z.enum(['release', 'date', 'key', 'signIn', 'http', 'domain', 'open']),
+  status: z.number().int().min(100).max(599).optional().describe('The answer to a frame by which it shows'),
+  only: z.record(word, z.array(z.string())).optional().describe('Only for these identifiers'),
+  words: sentence,
+  remedy: sentence,
+  date,
+});
+
+const fit = z.discriminatedUnion('by', [
+  z.strictObject({
+    by: z.literal('ratio'),
+    ratio: z.string().regex(/^\d+(\.\d+)?:\d+(\.\d+)?$/),
+    width: z.number().int().positive(),
+    mode: z.enum(['fill', 'atMost']).default('fill'),
+  }),
+  z.strictObject({
+    by: z.literal('steps'),
+    setting: settingId,
+    heights: z.record(z.string(), z.number().int().positive()),
+    usual: z.string(),
+    width: z.number().int().positive(),
+  }),
+  z.strictObject({
+    by: z.enum(['content', 'number']).describe('Height of the content, told by message, or a number of pixels'),
+    height: z.number().int().positive(),
+    width: z.number().int().positive(),
+  }),
+]);
+
+const target = z.strictObject({
+  kind: z.enum(KINDS),
+  scope: z.enum(SCOPES),
+  id: z.array(word).min(1).describe('Captures that together are the identifier'),
+  canonical: template,
+  frame: template.optional().describe('Absent where the host has script code only'),
+  fit,
+  least: z.strictObject({ width: z.number().int().positive(), height: z.number().int().positive() }).optional(),
+  script: script.optional(),
+  shortcode: z.strictObject({ name: word, attributes: fixedAttributes }).optional(),
+  access: z.array(access).default([]),
+  allow: z.array(z.string().regex(/^[a-z-]+$/)).describe('Permissions Policy features that its player needs'),
+});
+
+const FEW_NAMES = 'at most three :names in one segment, each with text between';
+const fewNames = (segment: string): boolean => namesIn(segment).length <= 3 && !ADJOINING.test(segment);
+/** Two names with nothing between them could be told apart in many ways. */
+const ADJOINING = /:[A-Za-z]\w*\}?\{?:[A-Za-z]/;
+
+const link = z.strictObject({
+  id: word,
+  name: sentence,
+  target: word,
+  on: z.array(originGroup).min(1),
+  path: z
+    .string()
+    .startsWith('/')
+    .max(200)
+    .refine((path) => path.split('/').every(fewNames), FEW_NAMES)
+    .describe('URL Pattern: literal text and :names'),
+  query: z
+    .record(z.string(), z.string().max(200).refine(fewNames, FEW_NAMES))
+    .default({})
+    .describe('Parameters that must be there: literal text and :names, as in a path'),
+  framed: z.boolean().default(false).describe('Whether this is the frame address, with the settings in it'),
+  wraps: word.optional().describe('Capture that holds the whole share link'),
+  reads: z
+    .array(z.strictObject({ in: z.enum(['query', 'fragment', 'path']), name: placeName, setting: settingId, spelling }))
+    .default([])
+    .describe('Settings that the link carries; in the path, the name is that of a capture'),
+  refused: z.strictObject({ why: sentence, remedy: sentence }).optional(),
+  examples: z.array(z.url({ protocol: /^https?$/ })).min(1),
+});
+
+const honoured = z.strictObject({
+  in: z.enum(['query', 'fragment', 'attribute']).describe('An attribute is one of the script code’s placeholder'),
+  name: placeName,
+  spelling,
+  usual: z.string().optional().describe('What the host does when nothing is sent'),
+  with: z
+    .record(z.string(), z.string().regex(/^\{\w+\}$/, 'one capture in braces, such as {id}'))
+    .default({})
+    .describe('Query parameters that must be sent along, each a capture'),
+  targets: z.array(word).optional().describe('Only for these targets'),
+  fromSite: z.enum(['domain', 'language']).optional().describe('The value is that of the site, where nobody sets another'),
+  needed: z.boolean().default(false).describe('Sent even when nobody asked, since nothing shows without it'),
+  allow: z.string().optional().describe('Permissions Policy feature that it needs while on'),
+  limits: z
+    .array(z.strictObject({ values: z.array(z.string()).optional(), targets: z.array(word).optional(), happens: sentence, date }))
+    .default([]),
+  withdrawn: z.array(z.strictObject({ value: z.string(), since: date, nearest: z.string(), note: sentence })).default([]),
+  note: note.optional(),
+});
+const byOrigin = z.strictObject({
+  in: z.literal('origin'),
+  words: z.record(z.string(), originGroup),
+  usual: z.string(),
+  note: note.optional(),
+});
+const gone = z.strictObject({ in: z.literal('nowhere'), since: date, note: sentence });
+
+const field = z.strictObject({
+  at: z.string().max(80),
+  each: z.string().max(80).optional().describe('For a list: path within each of its entries'),
+  unit: z.enum(['s', 'ms']).optional(),
+});
+const FIELDS = [
+  'time',
+  'duration',
+  'muted',
+  'title',
+  'page',
+  'offers',
+  'height',
+  'track',
+  'showsControls',
+  'showsTitle',
+] as const;
+
+export const cardSchema = z
+  .strictObject({
+    $schema: z.string().optional(),
+    format: z.literal('refenestra-host-card/1'),
+    id: word,
+    name: z.string().min(1).max(60),
+    updated: date,
+    origins: z.partialRecord(originGroup, z.array(originAddress).min(1)),
+    identifiers: z.record(word, identifier),
+    targets: z.record(word, target),
+    links: z.array(link).min(1),
+    settings: z.partialRecord(settingId, z.union([honoured, byOrigin, gone])).default({}),
+    tracking: z.array(z.string()).default([]),
+    oembed: z.strictObject({ endpoint: template, duration: field.optional(), pages: field.optional() }).optional(),
+    player: z
+      .strictObject({
+        encoding: z.enum(['object', 'json']),
+        event: z.string().describe('Path to the name of the event, with dots'),
+        events: z.record(z.string(), z.enum(['ready', 'playing', 'paused', 'time', 'ended', 'page'])),
+        fields: z.partialRecord(z.enum(FIELDS), field),
+        ask: z.partialRecord(z.enum(['play', 'pause', 'seek', 'mute', 'unmute']), z.json()).default({}),
+      })
+      .optional(),
+  })
+  .superRefine((card, context) => {
+    card.links.forEach((form, i) => {
+      if (!Object.hasOwn(card.targets, form.target))
+        context.addIssue({ code: 'custom', path: ['links', i, 'target'], message: `no target is called "${form.target}"` });
+      for (const group of form.on)
+        if (!card.origins[group])
+          context.addIssue({ code: 'custom', path: ['links', i, 'on'], message: `the card has no "${group}" origins` });
+      for (const name of capturesOf(form))
+        if (
+          !Object.hasOwn(card.identifiers, name) &&
+          name !== form.wraps &&
+          !form.reads.some((r) => r.in === 'path' && r.name === name)
+        )
+          context.addIssue({
+            code: 'custom',
+            path: ['links', i],
+            message: `"${name}" is captured, but has no shape in identifiers`,
+          });
+    });
+    for (const [id, use] of Object.entries(card.settings))
+      if (use && use.in === 'attribute' && !ATTRIBUTE.test(use.name))
+        context.addIssue({
+          code: 'custom',
+          path: ['settings', id, 'name'],
+          message: 'an attribute is letters, digits, - and _, and none that runs code',
+        });
+    for (const [name, { frame, script }] of Object.entries(card.targets))
+      if (!frame && !script)
+        context.addIssue({ code: 'custom', path: ['targets', name], message: 'it has neither a frame address nor script code' });
+  });
+
+export type HostCard = z.infer<typeof cardSchema>;
+export type LinkForm = HostCard['links'][number];
+export type Target = HostCard['targets'][string];
+export type Spelling = z.infer<typeof spelling>;
+export type HonouredSetting = z.infer<typeof honoured>;
+export type CardSetting = NonNullable<HostCard['settings'][SettingId]>;
+export type OriginGroup = (typeof groups)[number];
+export type PlayerMessages = NonNullable<HostCard['player']>;
+
+const ATTRIBUTE = /^(?!on)[a-z][\w-]*$/i;
+
+/** Names that a link form captures from path and query. */
+export function capturesOf(form: Pick<LinkForm, 'path' | 'query'>): string[] {
+  return [form.path, ...Object.values(form.query)].flatMap(namesIn);
+}
+
+/** A name within a pattern: `:name`, or `{:name}` where letters follow (URL Pattern Standard, section 1.1). */
+export const NAME_IN_PATTERN = /\{:([A-Za-z]\w*)\}|:([A-Za-z]\w*)/g;
+
+export const namesIn = (pattern: string): string[] => [...pattern.matchAll(NAME_IN_PATTERN)].map((m) => (m[1] ?? m[2])!);

@@ -1,0 +1,31 @@
+import type { Item } from '../../model/item.ts';
+import type { Moment } from '../../model/setting.ts';
+import { makesSense, needsNoHost, SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import type { HostBook } from './book.ts';
+import { offerOf } from './offers.ts';
+
+/** The settings of one moment, by whether they can be had; what is asked for is `offered` in any case. */
+export type Station = Record<'offered' | 'not offered' | 'not applicable', SettingId[]>;
+
+const MOMENTS: readonly Moment[] = ['arrive', 'begin', 'during', 'end', 'frame', 'around'];
+
+/** What stands at each moment of a visit to an item, in the order of the list of settings. */
+export function stationsOf(item: Item, settings: Settings, book: HostBook): Record<Moment, Station> {
+  const stations = Object.fromEntries(
+    MOMENTS.map((moment): [Moment, Station] => [moment, { offered: [], 'not offered': [], 'not applicable': [] }]),
+  ) as Record<Moment, Station>;
+  for (const { id, moment } of SETTINGS) {
+    const offer = offerOf(id, item, book);
+    if (settings[id] !== undefined) stations[moment].offered.push(id);
+    else if (belongs(id, item) && (offer !== 'offered' || !onCover(id) || settings.load === 'ask' || item.form === 'file'))
+      stations[moment][offer].push(id);
+  }
+  return stations;
+}
+
+/** What is on the cover is of no use before there is one. */
+const onCover = (id: SettingId): boolean => id === 'cover' || id === 'coverWords' || id === 'consent';
+
+/** Without a host, only the frame can be set. */
+const belongs = (id: SettingId, { host, kind, form }: Item): boolean =>
+  makesSense(id, kind) && (needsNoHost(id) || host !== null || form === 'file');

@@ -1,0 +1,10 @@
+import { defineSetting } from '../../model/setting.ts';
+
+export const cues = defineSetting({
+  id: 'cues',
+  moment: 'during',
+  value: { type: 'switch' },
+  label: 'Page cues',
+  help: 'Whether signs at the edge show that pages can be turned.',
+  kinds: ['booklet'],
+});

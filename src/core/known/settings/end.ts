@@ -1,0 +1,10 @@
+import { defineSetting } from '../../model/setting.ts';
+
+export const end = defineSetting({
+  id: 'end',
+  moment: 'end',
+  value: { type: 'time' },
+  label: 'End time',
+  help: 'Where it stops.',
+  kinds: ['video', 'audio', 'podcast', 'recording'],
+});

@@ -1,0 +1,10 @@
+import { defineSetting } from '../../model/setting.ts';
+
+export const marker = defineSetting({
+  id: 'marker',
+  moment: 'arrive',
+  value: { type: 'text', longest: 80 },
+  label: 'Marker',
+  help: 'The words on the mark at the place.',
+  kinds: ['map'],
+});

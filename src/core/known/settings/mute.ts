@@ -1,0 +1,10 @@
+import { defineSetting } from '../../model/setting.ts';
+
+export const mute = defineSetting({
+  id: 'mute',
+  moment: 'begin',
+  value: { type: 'switch' },
+  label: 'Mute',
+  help: 'Whether it starts without sound. Visitors can turn the sound on.',
+  kinds: ['video', 'audio', 'podcast', 'live', 'recording'],
+});

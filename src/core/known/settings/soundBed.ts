@@ -1,0 +1,10 @@
+import { defineSetting } from '../../model/setting.ts';
+
+export const soundBed = defineSetting({
+  id: 'soundBed',
+  moment: 'during',
+  value: { type: 'switch' },
+  label: 'Sound bed',
+  help: 'Whether a sound plays underneath.',
+  kinds: ['booklet'],
+});

@@ -1,0 +1,10 @@
+import { defineSetting } from '../../model/setting.ts';
+
+export const theme = defineSetting({
+  id: 'theme',
+  moment: 'arrive',
+  value: { type: 'choice', options: ['light', 'dark', 'page'] },
+  label: 'Theme',
+  help: 'Light, dark, or as the page around it.',
+  kinds: ['audio', 'podcast', 'form', 'map', 'recording'],
+});

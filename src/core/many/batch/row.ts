@@ -1,0 +1,159 @@
+import { z } from 'zod';
+import type { Refusal } from '../../model/candidate.ts';
+import type { Finding } from '../../steps/check/finding.ts';
+import type { Facts } from '../../model/item.ts';
+import type { SettingsFix } from '../../model/plan.ts';
+import type { Site } from '../../model/site.ts';
+import { parseValue } from '../../model/values.ts';
+import { bringIn } from '../../pipeline.ts';
+import type { HostBook } from '../../known/hosts/book.ts';
+import { isSettingId, settingOf } from '../../known/settings/list.ts';
+import { chosenOf, embedOf } from '../../keeping/shelf/embedOf.ts';
+import { recordOf, type Made } from '../../keeping/shelf/record.ts';
+import { MOST, tagsIn } from '../../keeping/shelf/saved.ts';
+import { datesAhead, emptyWork, type Work, type WorkForm } from '../../keeping/shelf/work.ts';
+import { styleFor, type HouseStyle } from '../../known/styles/style.ts';
+import { isCodeForm, USUAL_FORM } from '../../steps/write/forms/list.ts';
+import type { Role } from './columns.ts';
+
+/** What a batch is made with. `today` is `2026-11-23`. */
+export interface BatchSettings {
+  book: HostBook;
+  sites: readonly Site[];
+  styles: Readonly<Record<string, HouseStyle>>;
+  /** Id of the site for rows that name none. */
+  site: string;
+  /** For all rows; what a row says itself goes before it. */
+  forAll: SettingsFix;
+  today: string;
+}
+
+/** Why a cell could not be used. */
+export interface WrongCell {
+  role: Role;
+  text: string;
+}
+
+/** One row, made. `person`: somebody must look before it can be used; `look`: somebody should. */
+export interface MadeRow {
+  state: 'done' | 'look' | 'person';
+  made: Made;
+  findings: Finding[];
+  /** Why nothing is recognised. */
+  refusal: Refusal | null;
+  wrong: WrongCell[];
+  tags: string[];
+}
+
+/** What is shown and taken away of a row: its texts, and nothing that can be made again from them. */
+export interface RowOut {
+  state: MadeRow['state'];
+  title: string;
+  host: string;
+  kind: string;
+  form: WorkForm;
+  code: string;
+  /** Everything that somebody should know of it, one sentence each. */
+  told: readonly string[];
+}
+
+export const rowOut = ({ state, made: { title, host, kind, code, work } }: MadeRow, told: readonly string[]): RowOut => ({
+  state,
+  title,
+  host,
+  kind,
+  form: work.form,
+  code,
+  told,
+});
+
+/** A day that there is, such as `2027-01-11`. */
+const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
+
+export interface Cells {
+  text: string;
+  changes: SettingsFix;
+  site: string | null;
+  tags: string[];
+  description: string;
+  out: string | null;
+  pageOut: string | null;
+  wrong: WrongCell[];
+}
+
+/** What the cells of a row say, by the roles of their columns; what cannot be read is told, and not used. */
+export function readCells(cells: readonly string[], roles: readonly (Role | null)[], sites: readonly Site[]): Cells {
+  const read: Cells = { text: '', changes: {}, site: null, tags: [], description: '', out: null, pageOut: null, wrong: [] };
+  roles.forEach((role, i) => {
+    const cell = (cells[i] ?? '').trim();
+    if (role === null || cell === '') return;
+    if (role === 'link') read.text = cell;
+    else if (role === 'tags') read.tags = tagsIn(cell);
+    else if (role === 'description') read.description = cell.slice(0, MOST.description);
+    else if (!takeChecked(read, { role, cell, sites })) read.wrong.push({ role, text: cell });
+  });
+  return read;
+}
+
+/** Takes a cell that can be wrong; false where it is. */
+function takeChecked(read: Cells, { role, cell, sites }: { role: Role; cell: string; sites: readonly Site[] }): boolean {
+  if (role === 'out' || role === 'pageOut') {
+    if (isDay(cell)) read[role] = cell;
+    return isDay(cell);
+  }
+  if (role === 'site') {
+    const wanted = cell.toLowerCase();
+    read.site = sites.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted)?.id ?? null;
+    return read.site !== null;
+  }
+  if (!isSettingId(role)) return false;
+  const value = parseValue(settingOf(role).value, cell);
+  if (value !== undefined) read.changes = { ...read.changes, [role]: value };
+  return value !== undefined;
+}
+
+/** The work that a row asks for: its own words, over those for all, over the house style of its site. */
+export function workOf(id: string, cells: Cells, { book, sites, styles, site, forAll }: BatchSettings): Work {
+  const place = sites.find((one) => one.id === (cells.site ?? site)) ?? sites[0];
+  const { item } = chosenOf(bringIn(cells.text, book));
+  return {
+    ...emptyWork(place?.id ?? '', id),
+    text: cells.text,
+    changes: { ...forAll, ...cells.changes },
+    form: place && isCodeForm(place.form) ? place.form : USUAL_FORM,
+    style: item && place ? styleFor(styles[place.id], item.kind) : {},
+    out: cells.out,
+    pageOut: cells.pageOut,
+  };
+}
+
+/** The row of a work: made, checked, and sorted by whether it needs somebody. */
+export function makeRow(
+  work: Work,
+  cells: Pick<Cells, 'wrong' | 'tags' | 'description'>,
+  known: Facts,
+  settings: BatchSettings,
+): MadeRow {
+  const { book, sites, today } = settings;
+  const site = sites.find(({ id }) => id === work.site) ?? null;
+  const facts = cells.description === '' ? known : { ...known, description: cells.description };
+  const embed = embedOf(work, { book, site, facts: { ...facts, ...datesAhead(work, today) } });
+  const found = embed ? null : chosenOf(bringIn(work.text, book), work.choice);
+  const findings = embed?.findings ?? [];
+  return {
+    state: stateOf(findings, embed === null || cells.wrong.length > 0),
+    made: recordOf(work, { item: embed?.item ?? null, embed, facts }),
+    findings,
+    refusal: found?.refusal ?? null,
+    wrong: cells.wrong,
+    tags: cells.tags,
+  };
+}
+
+function stateOf(findings: readonly Finding[], stuck: boolean): MadeRow['state'] {
+  if (stuck || findings.some(({ severity }) => severity === 'error')) return 'person';
+  return findings.some(({ severity }) => severity === 'warning') ? 'look' : 'done';
+}
+
+/** Settings for some rows, laid over what they say themselves. */
+export const withChanges = (work: Work, changes: SettingsFix): Work => ({ ...work, changes: { ...work.changes, ...changes } });

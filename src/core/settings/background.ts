@@ -1,9 +1,0 @@
-import { defineSetting } from '../model/setting.ts';
-
-export const background = defineSetting({
-  id: 'background',
-  moment: 'frame',
-  value: { type: 'colour' },
-  label: 'Background',
-  help: 'The colour behind the player.',
-});

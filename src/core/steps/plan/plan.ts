@@ -1,0 +1,140 @@
+import type { Context } from '../../context.ts';
+import { originOf } from '../../known/hosts/book.ts';
+import { broughtAlong } from '../../known/hosts/broughtAlong.ts';
+import type { Item } from '../../model/item.ts';
+import type { AddressPart, Origin, Plan, PlanEntry } from '../../model/plan.ts';
+import { settingOf, SETTINGS, type SettingId, type Settings } from '../../known/settings/list.ts';
+import { featureName, splitFeatures, withheld } from '../../model/features.ts';
+import { encodeParameter } from '../../model/url.ts';
+import type { SettingValue } from '../../model/values.ts';
+import type { Asked } from './asked.ts';
+import { planBox } from './box.ts';
+import { findConflict } from './conflicts.ts';
+import { planLink } from './link.ts';
+import { planScript } from './script.ts';
+import { planSetting } from './setting.ts';
+import { withSiteValues } from './siteValues.ts';
+
+/** What planning looks at besides the item. */
+export interface Planning extends Pick<Context, 'book' | 'site'> {
+  /** What the form of code cannot do, whatever the host does. */
+  lacks?: (id: SettingId, value: SettingValue) => boolean;
+}
+
+/**
+ * Step 3, `item + settings + site → plan`: every setting asked for ends in exactly one state, with its
+ * reason, and nothing is sent for settings that were not touched.
+ */
+export function plan(item: Item, asking: Settings, { book, site, lacks }: Planning): Plan {
+  const settings = lacks ? without(asking, lacks) : asking;
+  const card = item.host === null ? null : (book.byId.get(item.host) ?? null);
+  const target = (item.target !== null && card?.targets.get(item.target)) || null;
+  const asked: Asked = { item, settings: card ? withSiteValues(settings, card, { target, site }) : settings, card, target };
+  const entries: PlanEntry[] = [];
+  if (Object.keys(asked.settings).length > 0)
+    for (const { id } of SETTINGS)
+      if (asked.settings[id] !== undefined)
+        entries.push(settings[id] === undefined ? { ...settle(id, asked), reason: { code: 'fromSite' } } : settle(id, asked));
+  if (settings !== asking)
+    for (const [id, value] of Object.entries(asking))
+      if (!(id in settings))
+        entries.push({ setting: id as SettingId, asked: value, state: 'not offered', reason: { code: 'formLacks' }, sent: [] });
+  const allow = planAllow(asked, entries);
+  return {
+    entries,
+    base: planBase(asked, entries),
+    parts: planParts(item, entries),
+    link: planLink(asked),
+    pressed: planPressed(asked, entries),
+    allow,
+    fullscreen: allow.find(({ feature }) => feature === 'fullscreen')?.origin ?? null,
+    script: planScript(asked, entries),
+    media: item.form === 'file' ? (MEDIA[item.kind] ?? null) : null,
+    box: planBox(asked, site),
+    frame: settings,
+  };
+}
+
+/** The same where nothing is lacking. */
+function without(asking: Settings, lacks: NonNullable<Planning['lacks']>): Settings {
+  const able = Object.entries(asking).filter(([id, value]) => !lacks(id as SettingId, value));
+  return able.length === Object.keys(asking).length ? asking : Object.fromEntries(able);
+}
+
+const MEDIA: { readonly [Kind in Item['kind']]?: Plan['media'] } = { video: 'video', audio: 'audio', picture: 'img' };
+
+function settle(id: SettingId, asked: Asked): PlanEntry {
+  const entry = planSetting(id, asked);
+  const takesEffect = entry.state === 'sent' || entry.state === 'in part' || entry.state === 'done here';
+  const conflict = takesEffect ? findConflict(id, asked) : undefined;
+  return conflict ? { ...entry, state: 'conflict', ...conflict } : entry;
+}
+
+function planBase({ item, card }: Asked, entries: readonly PlanEntry[]): Plan['base'] {
+  for (const entry of entries)
+    for (const sent of entry.sent)
+      if (sent.in === 'origin' && card && item.frame !== null) {
+        const origin = originOf(card.card, sent.value as never)!;
+        const rest = item.frame.slice(new URL(item.frame).origin.length);
+        return [
+          { text: origin, origin: entry.setting },
+          { text: rest, origin: 'item' },
+        ];
+      }
+  return [{ text: item.frame ?? item.canonical, origin: 'item' }];
+}
+
+function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
+  const parts: AddressPart[] = [];
+  for (const { setting, sent } of entries)
+    for (const s of sent)
+      if (s.in === 'query' || s.in === 'fragment')
+        parts.push({
+          in: s.in,
+          name: s.name,
+          raw: `${encodeURIComponent(s.name)}=${item.form === 'file' ? s.value : encodeParameter(s.value)}`,
+          origin: setting,
+        });
+  if (item.form === 'file') parts.push(...planFragment(entries));
+  for (const { in: place, name, raw } of item.unknown) parts.push({ in: place, name, raw, origin: 'item' });
+  return parts;
+}
+
+/** What a press on the cover leads to: the same, begun by the press, since nobody would press twice. */
+function planPressed(asked: Asked, entries: readonly PlanEntry[]): AddressPart[] | null {
+  if (asked.settings.load !== 'ask' || asked.item.frame === null) return null;
+  const begins = planSetting('autoplay', { ...asked, settings: { ...asked.settings, autoplay: 'on' } });
+  const others = entries.filter((e) => e.setting !== 'autoplay');
+  const parts = planParts(asked.item, begins.sent.length > 0 ? [begins, ...others] : others);
+  return parts.map((part) => (part.origin === 'autoplay' ? { ...part, origin: 'load' as const } : part));
+}
+
+/** Start and end of a media file (Media Fragments URI 1.0, section 4.2.1). */
+function planFragment(entries: readonly PlanEntry[]): AddressPart[] {
+  const asked = (id: SettingId): string => String(entries.find((e) => e.setting === id && e.state === 'done here')?.asked ?? '');
+  const [start, end] = [asked('start'), asked('end')];
+  if (!start && !end) return [];
+  const pieces = [{ text: 't=' }, { text: start, origin: 'start' as const }, { text: end && `,${end}`, origin: 'end' as const }];
+  const raw = pieces.map(({ text }) => text).join('');
+  return [{ in: 'fragment', name: 't', raw, origin: start ? 'start' : 'end', pieces }];
+}
+
+/** What the player needs, what a setting brings along, what is given or withheld, and what else is asked for: each feature once. */
+function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
+  const allow = new Map<string, Plan['allow'][number]>();
+  const put = (feature: string | undefined, origin: Origin): void => {
+    if (feature !== undefined && !allow.has(featureName(feature))) allow.set(featureName(feature), { feature, origin });
+  };
+  const uses = asked.card?.card.settings;
+  for (const { setting, sent } of entries)
+    if (sent.length > 0 && asked.settings[setting] === 'on') put(broughtAlong(uses?.[setting]), setting);
+  if (asked.settings.load === 'ask') put(broughtAlong(uses?.autoplay), 'load');
+  for (const { setting, asked: value, state, reason } of entries) {
+    const { feature } = settingOf(setting);
+    if (feature && state === 'done here' && reason.code !== 'alreadySo')
+      put(value === 'on' ? feature : withheld(feature), setting);
+  }
+  for (const feature of asked.target?.target.allow ?? []) put(feature, 'item');
+  for (const feature of splitFeatures(String(asked.settings.permissions ?? ''))) put(feature, 'permissions');
+  return [...allow.values()];
+}

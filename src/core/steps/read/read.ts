@@ -1,0 +1,83 @@
+import type { Candidate, PlacedAttribute, Range } from '../../model/candidate.ts';
+import type { Running } from '../../model/running.ts';
+import { readLinks } from './links.ts';
+import { readMarkdownLink } from './markdown.ts';
+import { readMarkup } from './markup.ts';
+import { mend, PAGE, type Mended } from './mend.ts';
+import { attributeRuns, findExpressions, findRunning } from '../../model/markup/running.ts';
+import { readShortcodes } from './shortcodes.ts';
+
+/** The longest text that is read, in UTF-16 code units: a large web page, several times over. */
+export const LONGEST_TEXT = 5_000_000;
+
+/**
+ * Step 1, `text → candidates`: everything in the text that may be an embed, in order, with its exact
+ * range and what was put right. Never throws; linear in the length of the text.
+ */
+export function read(text: string): Candidate[] {
+  if (text.length > LONGEST_TEXT) return [refused({ code: 'tooLong', most: LONGEST_TEXT })];
+  const found = CODE.test(text) ? readCode(text) : readLinks(text);
+  if (found.length > 0) return found;
+  return [refused(text.trim() === '' ? { code: 'emptyText' } : { code: 'nothingFound' })];
+}
+
+/** Without any of these there is nothing but links in a text. */
+const CODE =
+  /[<[\\]|&(?:(?:amp|#0*38|#x0*26);)*(?:lt|#0*60|#x0*3c);|[\u00ad\u200b\u200e\u200f\u202a-\u202e\u2060-\u2064\u2066-\u206f\ufeff]/i;
+
+function readCode(text: string): Candidate[] {
+  const alone = readMarkdownLink(text);
+  if (alone) return [alone];
+  const mended = mend(text);
+  const found = withRunning(mended.text.includes('<') ? readMarkup(mended.text) : readShortcodes(mended.text), mended);
+  if (mended.repairs.length === 0) return found;
+  return found.map((candidate) => replaced(candidate, mended));
+}
+
+/** The candidates with what runs in them, and around them. */
+function withRunning(found: Candidate[], { text, braced, repairs }: Mended): Candidate[] {
+  const jsx = repairs.some(({ code }) => code === 'jsx') ? findExpressions(braced) : [];
+  const page = PAGE.test(text);
+  const around = page ? [] : [...findRunning(text), ...jsx];
+  return found.map((candidate) => {
+    const running = page ? runningWithin(candidate, text) : [...around, ...runningCode(candidate)];
+    return running.length === 0 ? candidate : { ...candidate, running };
+  });
+}
+
+function runningWithin({ range: [from, to] }: Candidate, text: string): Running[] {
+  return findRunning(text.slice(from, to)).map((one) => ({ ...one, range: [one.range[0] + from, one.range[1] + from] }));
+}
+
+/** A short code is no markup, but its attributes become some. */
+function runningCode({ source, attributes }: Candidate): Running[] {
+  if (source !== 'shortcode') return [];
+  return attributes.flatMap((attribute) => {
+    const kind = attributeRuns(attribute, 'iframe');
+    return kind ? [{ kind, name: attribute.name, range: attribute.whole }] : [];
+  });
+}
+
+/** The candidate with its ranges in the text that was brought in, and what had to be put right before it could be read. */
+function replaced(candidate: Candidate, { origin, repairs }: Mended): Candidate {
+  const back = ([from, to]: Range): Range => [origin(from), origin(to)];
+  const place = (a: PlacedAttribute): PlacedAttribute => ({ ...a, whole: back(a.whole), range: a.range && back(a.range) });
+  return {
+    ...candidate,
+    range: back(candidate.range),
+    addressRange: candidate.addressRange && back(candidate.addressRange),
+    ...(candidate.doubt && { doubt: { ...candidate.doubt, range: back(candidate.doubt.range) } }),
+    attributes: candidate.attributes.map(place),
+    ...(candidate.holder && { holder: place(candidate.holder) }),
+    ...(candidate.tag && { tag: back(candidate.tag) }),
+    ...(candidate.wrapper && {
+      wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding), frame: back(candidate.wrapper.frame) },
+    }),
+    ...(candidate.running && { running: candidate.running.map((one) => ({ ...one, range: back(one.range) })) }),
+    repairs: [...repairs, ...candidate.repairs],
+  };
+}
+
+function refused(refusal: Candidate['refusal']): Candidate {
+  return { range: [0, 0], source: 'link', address: null, addressRange: null, attributes: [], repairs: [], refusal };
+}

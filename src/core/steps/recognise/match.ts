@@ -1,0 +1,148 @@
+import { formsFor, type CompiledForm, type HostBook, type HostEntry } from '../../known/hosts/book.ts';
+import type { Refusal } from '../../model/candidate.ts';
+import { own } from '../../model/own.ts';
+import { parseValue, type SettingValue } from '../../model/values.ts';
+import { settingOf, type SettingId, type Settings } from '../../known/settings/list.ts';
+import { unspell } from '../../known/hosts/spellings.ts';
+import { decode, splitAddress, type Address } from './address.ts';
+
+/** The link form that an address follows, with what it captured. */
+export interface LinkMatch {
+  form: CompiledForm;
+  /** The setting that the address itself stands for. */
+  byOrigin: { setting: SettingId; value: string } | undefined;
+  captures: Readonly<Record<string, string>>;
+  /** Settings that stand in the path. */
+  pathSettings: Settings;
+  /** Names of other cards that claim this link just as well. */
+  rivals?: readonly string[];
+  /** For a frame address that holds the whole share link: what that link is. */
+  inner?: LinkMatch;
+}
+
+/** The match, a refusal where the host is known but the link is not usable, or null for an unknown host. */
+export function matchLink(address: Address, book: HostBook): LinkMatch | { refusal: Refusal } | null {
+  const entries = book.byHost.get(address.url.host);
+  if (!entries) return null;
+  const tries = entries.map((entry) => matchEntry(entry, address, book));
+  const found = tries.length > 1 ? mostSpecific(tries) : tries[0]!;
+  if ('form' in found || found.refusal) return found as LinkMatch | { refusal: Refusal };
+  const { card } = entries[0]!.card;
+  return { refusal: { code: 'linkUnknown', host: card.name, example: card.links[0]!.examples[0]! } };
+}
+
+type Try = LinkMatch | { refusal: Refusal | undefined };
+
+/** What one card makes of an address. */
+function matchEntry(entry: HostEntry, address: Address, book: HostBook): Try {
+  let broken: Refusal | undefined;
+  for (const form of formsFor(entry, address.url.pathname)) {
+    const captured = capture(form, address);
+    if (!captured) continue;
+    const { captures, pathSettings } = captured;
+    const misshapen = findMisshapen(form, captures);
+    if (misshapen) {
+      broken ??= brokenIdentifier(form, misshapen, captures);
+      continue;
+    }
+    if (form.form.refused) return { refusal: notForVisitors(form, captures) };
+    const sample = findSample(form, captures);
+    if (sample) return { refusal: sample };
+    const found: LinkMatch = { form, byOrigin: entry.byOrigin, captures, pathSettings };
+    return form.form.wraps ? unwrap(found, book) : found;
+  }
+  return { refusal: broken };
+}
+
+/** Of several cards that claim a link, the more specific wins; equals are told. */
+function mostSpecific(tries: readonly Try[]): Try {
+  const matches = tries.filter((t) => 'form' in t).sort((a, b) => b.form.specificity - a.form.specificity);
+  const [best] = matches;
+  if (!best) return tries.find((t) => !('form' in t) && t.refusal) ?? tries[0]!;
+  const rivals = matches.filter((m) => m !== best && m.form.specificity === best.form.specificity);
+  return rivals.length > 0 ? { ...best, rivals: rivals.map((r) => r.form.card.card.name) } : best;
+}
+
+/** Instructions of hosts hold samples in the place of a name. */
+function findSample({ card }: CompiledForm, captures: Record<string, string>): Refusal | undefined {
+  for (const name in captures) {
+    const identifier = own(card.card.identifiers, name);
+    if (identifier?.samples.includes(captures[name]!))
+      return { code: 'sampleIdentifier', host: card.card.name, found: captures[name]!, example: identifier.example };
+  }
+  return undefined;
+}
+
+type Captured = Pick<LinkMatch, 'pathSettings'> & { captures: Record<string, string> };
+
+function capture(form: CompiledForm, { url, parameters }: Address): Captured | null {
+  const path = url.pathname.length > 1 && url.pathname.endsWith('/') ? url.pathname.slice(0, -1) : url.pathname;
+  const found = form.path.exec(path);
+  if (!found) return null;
+  const captures: Record<string, string> = {};
+  for (let i = 0; i < form.names.length; i++) captures[form.names[i]!] = decode(found[i + 1]!);
+  for (const { name, pattern, names } of form.query) {
+    const parameter = parameters.find((p) => p.in === 'query' && p.name === name);
+    const held = parameter && pattern.exec(parameter.value);
+    if (!held) return null;
+    names.forEach((capture, i) => (captures[capture] = held[i + 1]!));
+  }
+  const pathSettings = form.pathReads.size > 0 ? takeSettings(form, captures) : NO_SETTINGS;
+  return pathSettings && { captures, pathSettings };
+}
+
+const NO_SETTINGS: Settings = {};
+
+/** Takes out the captures that are settings; null where one does not spell its setting. */
+function takeSettings(form: CompiledForm, captures: Record<string, string>): Settings | null {
+  const settings: { [Id in SettingId]?: SettingValue } = {};
+  for (const [name, { setting, spelling }] of form.pathReads) {
+    const value = unspell(spelling, own(captures, name) ?? '');
+    const proper = value === undefined ? undefined : parseValue(settingOf(setting).value, String(value));
+    if (proper === undefined) return null;
+    settings[setting] = proper;
+    delete captures[name];
+  }
+  return settings;
+}
+
+function findMisshapen(form: CompiledForm, captures: Record<string, string>): string | undefined {
+  for (const name in captures) {
+    const shape = form.card.shapes.get(name);
+    if (shape && (captures[name]!.length > 200 || !shape(captures[name]!))) return name;
+  }
+  return undefined;
+}
+
+function brokenIdentifier(form: CompiledForm, name: string, captures: Record<string, string>): Refusal {
+  const { words, example } = form.card.card.identifiers[name]!;
+  return { code: 'brokenIdentifier', host: form.card.card.name, found: captures[name]!.slice(0, 60), shape: words, example };
+}
+
+function notForVisitors(form: CompiledForm, captures: Record<string, string>): Refusal {
+  const { why, remedy } = form.form.refused!;
+  return {
+    code: 'notForVisitors',
+    host: form.card.card.name,
+    form: form.form.name,
+    why,
+    remedy,
+    instead: form.target.canonical(captures),
+  };
+}
+
+/** The share link inside a frame address must be one of the same host's own. */
+function unwrap(outer: LinkMatch, book: HostBook): LinkMatch | { refusal: Refusal } {
+  const link = outer.captures[outer.form.form.wraps!]!;
+  const unknown: Refusal = {
+    code: 'linkUnknown',
+    host: outer.form.card.card.name,
+    example: outer.form.card.card.links[0]!.examples[0]!,
+  };
+  if (!/^https?:/i.test(link) || !URL.canParse(link)) return { refusal: unknown };
+  const inner = matchLink(splitAddress(link), book);
+  if (!inner) return { refusal: unknown };
+  if ('refusal' in inner) return inner;
+  if (inner.form.card !== outer.form.card || inner.form.form.wraps) return { refusal: unknown };
+  return { ...outer, inner };
+}

@@ -1,0 +1,90 @@
+import { isStrange, type HostBook } from '../../known/hosts/book.ts';
+import type { Candidate, Refusal } from '../../model/candidate.ts';
+import type { Item } from '../../model/item.ts';
+import { own } from '../../model/own.ts';
+import type { Settings } from '../../known/settings/list.ts';
+import { readFrameMarkup } from './frameMarkup.ts';
+import { readFeatures } from './features.ts';
+import { fileItem, refusedFile } from './file.ts';
+import { makeItem, unknownItem } from './makeItem.ts';
+import { matchLink, type LinkMatch } from './match.ts';
+import { recogniseCode } from './script.ts';
+import { splitAddress, type Address } from './address.ts';
+import { readParameters } from './parameters.ts';
+
+/** An item, or why there is none. */
+export type Recognition = { item: Item; refusal?: undefined } | { item?: undefined; refusal: Refusal };
+
+/** Step 2, `candidate + host book → item`. Finds the card by host name in constant time. */
+export function recognise(candidate: Candidate, book: HostBook): Recognition {
+  if (candidate.refusal) return { refusal: candidate.refusal };
+  const found = recogniseKind(candidate, book);
+  const running = found.item && candidate.running?.filter(isStrange(book));
+  return running && running.length > 0 ? { item: { ...found.item, running } } : found;
+}
+
+function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
+  if (candidate.source === 'script' || candidate.source === 'shortcode') return recogniseCode(candidate, book);
+  if (candidate.address === null) return { refusal: { code: 'nothingFound' } };
+  const address = splitAddress(candidate.address);
+  const match = matchLink(address, book);
+  if (match && 'refusal' in match) return match;
+  const unplayable = match ? null : refusedFile(address);
+  if (unplayable) return { refusal: unplayable };
+  const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownPage(candidate, address));
+  const marked = candidate.attributes.length > 0 || candidate.wrapper !== undefined || candidate.source === 'media';
+  return { item: marked ? withMarkup(item, candidate, book) : item };
+}
+
+function unknownPage({ source }: Candidate, address: Address): Item {
+  const item = unknownItem(address);
+  return source === 'link' || source === 'markdown' ? { ...item, plain: true } : item;
+}
+
+function knownItem(match: LinkMatch, address: Address): Item {
+  const { form, captures, byOrigin, pathSettings, rivals } = match;
+  const { card, target } = form;
+  const read = readParameters(form, captures, address);
+  const inner = match.inner;
+  const values = inner ? inner.captures : captures;
+  const shape = inner ? inner.form.target : target;
+  const settings = form.pathReads.size > 0 ? { ...pathSettings, ...read.settings } : read.settings;
+  const item = makeItem(card, shape, values);
+  item.form = form.form.id;
+  item.settings = byOrigin ? { ...settings, [byOrigin.setting]: byOrigin.value } : settings;
+  item.unknown = read.unknown;
+  item.dropped = read.dropped;
+  if (rivals) item.rivals = rivals;
+  return item;
+}
+
+/** What lays a frame over its wrapper; without the wrapper it would lie over the page. */
+const OVERLAID = /^(?:position|top|left|right|bottom|inset|width|height)\s*:/i;
+const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
+
+function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
+  const { settings, kept } = readFeatures(readFrameMarkup(candidate.attributes, item.form === 'file' && item.kind), item, {
+    candidate,
+    book,
+  });
+  if (candidate.wrapper) {
+    const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
+    const left = {
+      ...kept,
+      style: kept.style.filter((d) => !OVERLAID.test(d)),
+      attributes: kept.attributes.filter((a) => a.value !== '100%'),
+    };
+    const { ratio, outer } = candidate.wrapper;
+    const around = outer === undefined ? {} : readFrameMarkup([{ name: 'style', value: outer }]).settings;
+    return { ...item, settings: { ...item.settings, widthMode: 'fill', ratio, ...own, ...around }, kept: left };
+  }
+  return { ...item, settings: withoutSteppedHeight({ ...item.settings, ...settings }, item, book), kept };
+}
+
+/** A height that comes with another setting is that setting's, and goes with it. */
+function withoutSteppedHeight(settings: Settings, { host, target }: Item, book: HostBook): Settings {
+  const fit = host === null || target === null ? undefined : book.byId.get(host)?.targets.get(target)?.target.fit;
+  if (fit?.by !== 'steps' || settings.height === undefined) return settings;
+  if (own(fit.heights, String(settings[fit.setting] ?? fit.usual)) !== settings.height) return settings;
+  return Object.fromEntries(Object.entries(settings).filter(([id]) => id !== 'height'));
+}

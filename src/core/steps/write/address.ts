@@ -1,0 +1,35 @@
+import type { AddressPart, Plan } from '../../model/plan.ts';
+import type { Piece } from './tree.ts';
+
+/** The frame address as pieces: base, query, fragment. */
+export const frameAddress = ({ base, parts }: Plan): Piece[] => [...base, ...tail(base.map((b) => b.text).join(''), parts)];
+
+/** The frame address once a visitor has asked for the player: it then begins by itself, where the host can. */
+export const pressedAddress = ({ base, parts, pressed }: Plan): Piece[] => [
+  ...base,
+  ...tail(base.map((b) => b.text).join(''), pressed ?? parts),
+];
+
+/** The share link as pieces. */
+export const linkAddress = ({ link }: Plan): Piece[] => [{ text: link.base, origin: 'item' }, ...tail(link.base, link.parts)];
+
+const pieceOf = (raw: string, origin: AddressPart['origin']): Piece =>
+  origin === 'item' ? { text: raw, origin, parameter: raw } : { text: raw, origin };
+
+function tail(base: string, parts: readonly AddressPart[]): Piece[] {
+  if (parts.length === 0) return [];
+  const pieces: Piece[] = [];
+  let joint = base.includes('?') ? '&' : '?';
+  for (const { in: place, raw, origin } of parts)
+    if (place === 'query') {
+      pieces.push({ text: joint }, pieceOf(raw, origin));
+      joint = '&';
+    }
+  joint = '#';
+  for (const { in: place, raw, origin, pieces: inside } of parts)
+    if (place === 'fragment') {
+      pieces.push({ text: joint }, ...(inside ?? [pieceOf(raw, origin)]));
+      joint = '&';
+    }
+  return pieces;
+}

@@ -1,0 +1,15 @@
+import { defineForm } from '../form.ts';
+import { surround } from '../around.ts';
+import { embedNodes } from '../embed.ts';
+import { fluidSize } from '../frame.ts';
+
+export const responsive = defineForm({
+  id: 'responsive',
+  label: 'Responsive HTML',
+  help: 'An iframe that follows the width of the column, without script.',
+  language: 'html',
+  carries: 'everything',
+  shownAs: 'responsive',
+  insteadOf: 'frame',
+  write: (input) => surround(input, embedNodes(input, { attributes: [], style: fluidSize(input.plan.box) })),
+});
