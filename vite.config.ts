@@ -1,35 +1,32 @@
 import react from '@vitejs/plugin-react';
-import { resolve } from 'node:path';
+import { readdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
 import { defineConfig } from 'vite';
+import { compressAll } from './scripts/compressAll.ts';
 
 const at = (path: string): string => resolve(import.meta.dirname, path);
 
+/** What stand-ins give to browsers: `player.ts` under the host's name, `script.ts` for pages of others. */
+function standInScripts(): Record<string, string> {
+  const folder = at('src/standins');
+  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((file) =>
+    /^[^/]+\/(?:player|script)\.ts$/.test(file),
+  );
+  return Object.fromEntries(
+    files.map((file) => [file.replace(/\/player\.ts$/, '').replace(/\/script\.ts$/, '-script'), join(folder, file)]),
+  );
+}
+
+/** What browsers load. */
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), compressAll()],
   publicDir: false,
   build: {
-    outDir: 'dist',
+    outDir: 'dist/web',
     modulePreload: { polyfill: false },
     assetsInlineLimit: 0,
     rolldownOptions: {
-      input: {
-        index: at('index.html'),
-        preview: at('preview.html'),
-        lanternreel: at('src/standins/lanternreel/player.ts'),
-        murmurfold: at('src/standins/murmurfold/player.ts'),
-        foliobarn: at('src/standins/foliobarn/player.ts'),
-        plumbline: at('src/standins/plumbline/player.ts'),
-        earbrook: at('src/standins/earbrook/player.ts'),
-        deckmoor: at('src/standins/deckmoor/player.ts'),
-        gatherfold: at('src/standins/gatherfold/player.ts'),
-        'gatherfold-fold': at('src/standins/gatherfold/fold.ts'),
-        askmeadow: at('src/standins/askmeadow/player.ts'),
-        waymoss: at('src/standins/waymoss/player.ts'),
-        airwherry: at('src/standins/airwherry/player.ts'),
-        loopwick: at('src/standins/loopwick/player.ts'),
-        'albumfen-fen': at('src/standins/albumfen/fen.ts'),
-        spoolnote: at('src/standins/spoolnote/player.ts'),
-      },
+      input: { index: at('index.html'), preview: at('preview.html'), ...standInScripts() },
       output: {
         entryFileNames: (chunk) =>
           chunk.facadeModuleId?.includes('/standins/') ? 'assets/[name].js' : 'assets/[name]-[hash].js',

@@ -42,7 +42,7 @@ test('it says in one line where it is, and stops cleanly', async () => {
 });
 
 test('the first load of the Bench brings at most 330 kB of JavaScript, gzipped', () => {
-  const built = join(import.meta.dirname, '../dist');
+  const built = join(import.meta.dirname, '../dist/web');
   const page = readFileSync(join(built, 'index.html'), 'utf8');
   const scripts = [...page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map(([, path]) => readFileSync(join(built, path!)));
   expect(scripts.length).toBeGreaterThan(1);

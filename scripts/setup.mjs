@@ -42,19 +42,24 @@ export function runTypeScript(file, args = [], options = {}) {
   run(process.execPath, ['--import', 'tsx', file, ...args], options);
 }
 
-/** Builds what browsers load, unless nothing has changed since the last build. */
-export function ensureBuild() {
-  const built = statSync(join(root, 'dist', 'index.html'), { throwIfNoEntry: false })?.mtimeMs ?? 0;
-  const sources = [
-    'index.html',
-    'preview.html',
-    'vite.config.ts',
-    'package-lock.json',
-    ...readdirSync(join(root, 'src'), { recursive: true }).map((file) => join('src', file)),
-  ];
-  if (sources.every((file) => statSync(join(root, file)).mtimeMs < built)) return;
-  console.error('Building …');
-  run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], {
-    stdio: ['ignore', 2, 2],
-  });
+/** What the builds are made from. */
+function newestSource(more) {
+  const inFolder = (folder) => readdirSync(join(root, folder), { recursive: true }).map((file) => join(folder, file));
+  const files = ['package-lock.json', ...more, ...inFolder('src')];
+  return Math.max(...files.map((file) => statSync(join(root, file)).mtimeMs));
 }
+
+/** Builds anew unless nothing has changed since the last build. */
+function ensureBuilt(file, config, more = []) {
+  const built = statSync(join(root, 'dist', file), { throwIfNoEntry: false })?.mtimeMs ?? 0;
+  if (newestSource([config, ...more]) < built) return;
+  console.error('Building …');
+  const vite = join(root, 'node_modules/vite/bin/vite.js');
+  run(process.execPath, [vite, 'build', '--config', config, '--logLevel', 'error'], { stdio: ['ignore', 2, 2] });
+}
+
+/** What browsers load. */
+export const ensureBuild = () => ensureBuilt('web/index.html', 'vite.config.ts', ['index.html', 'preview.html']);
+
+/** What runs without a compiler. */
+export const ensureNodeBuild = () => ensureBuilt('node/cli.js', 'vite.node.config.ts', ['bench/main.ts']);

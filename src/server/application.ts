@@ -13,7 +13,7 @@ import { pictureRoute } from './picture.ts';
 import { reachRoute } from './reach.ts';
 import { sendProblem } from './problems.ts';
 import { resolveRoute } from './resolve.ts';
-import { BUILT } from './built.ts';
+import { BUILT, FOR_GOOD, serveAssets } from './built.ts';
 
 export interface ApplicationParts {
   port: number;
@@ -28,7 +28,7 @@ export interface ApplicationParts {
 export function application(parts: ApplicationParts): Router {
   const router = Router();
   router.use('/api', api(parts));
-  router.use('/assets', express.static(join(BUILT, 'assets'), { immutable: true, maxAge: '1y' }));
+  router.use('/assets', serveAssets(FOR_GOOD));
   router.get('/*path', page(parts.port));
   router.get('/', page(parts.port));
   return router;

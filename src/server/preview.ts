@@ -1,9 +1,9 @@
-import express, { Router, type RequestHandler } from 'express';
+import { Router, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { BUILT } from './built.ts';
+import { BUILT, FOR_GOOD, serveAssets } from './built.ts';
 
 /** The page in which embeds are shown: an origin of its own, which only the application may frame. */
 export function preview(port: number): Router {
@@ -33,7 +33,7 @@ export function preview(port: number): Router {
       xFrameOptions: false,
     }),
   );
-  router.use('/assets', express.static(join(BUILT, 'assets'), { immutable: true, maxAge: '1y' }));
+  router.use('/assets', serveAssets(FOR_GOOD));
   router.get(
     '/',
     (_, response) =>

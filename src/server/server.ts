@@ -1,6 +1,5 @@
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
-import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
@@ -8,7 +7,7 @@ import { sayCardProblem } from '../messages/en.ts';
 import { STAND_INS } from '../standins/list.ts';
 import { readCardFiles, readItems, readSites } from '../standins/world.ts';
 import { application } from './application.ts';
-import { BUILT } from './built.ts';
+import { serveAssets } from './built.ts';
 import type { Guard } from './guard.ts';
 import { preview } from './preview.ts';
 import { noSniffing, sendProblem, tellProblem } from './problems.ts';
@@ -52,10 +51,7 @@ const toLocalhost =
 function standInServer(router: RequestHandler): Express {
   const server = express().disable('x-powered-by');
   server.set('env', 'production');
-  server.use(
-    '/assets',
-    express.static(join(BUILT, 'assets'), { setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*') }),
-  );
+  server.use('/assets', serveAssets({ setHeaders: (response) => response.setHeader('Access-Control-Allow-Origin', '*') }));
   return server.use(router).use(tellProblem);
 }
 

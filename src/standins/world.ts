@@ -3,10 +3,11 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { KINDS, SCOPES } from '../core/model/kind.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
+import { ROOT } from './root.ts';
 
 /** The sample world is written for this port; on another one, its addresses follow. */
 export const WRITTEN_PORT = 4600;
-export const DEMO_FOLDER = join(import.meta.dirname, '../../demo');
+export const DEMO_FOLDER = join(ROOT, 'demo');
 
 const scene = z.strictObject({ subject: z.string(), hue: z.number() });
 const demoItem = z.strictObject({

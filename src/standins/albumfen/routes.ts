@@ -47,6 +47,6 @@ function server(world: StandInWorld): Router {
     const photos = album.members.map((id) => world.items.find((i) => i.id === id)!);
     response.json({ title: album.title, author: album.author, photos: photos.map(({ id, title }) => ({ id, title })) });
   });
-  router.get('/fen.js', (_, response) => response.redirect('/assets/albumfen-fen.js'));
+  router.get('/fen.js', (_, response) => response.redirect('/assets/albumfen-script.js'));
   return router.use(shareRouter(hostOf(world), world));
 }

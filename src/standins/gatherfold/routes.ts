@@ -51,6 +51,6 @@ function server(world: StandInWorld): Router {
         `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 220 400"><rect width="220" height="400" fill="#fffdf4"/><text x="24" y="60" font-family="Georgia" font-size="17" fill="#33402f">${text}</text><g stroke="#b9b59f" stroke-width="3">${marks}</g></svg>`,
       );
   });
-  router.get('/fold.js', (_, response) => response.redirect('/assets/gatherfold-fold.js'));
+  router.get('/fold.js', (_, response) => response.redirect('/assets/gatherfold-script.js'));
   return router.use(shareRouter(host, world));
 }
