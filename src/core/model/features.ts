@@ -10,6 +10,16 @@ export function splitFeatures(text: string): string[] {
   return [...byName.values()];
 }
 
+/** Of several lists joined, each feature once: the first that names it holds. */
+export function joinFeatures<One extends { readonly feature: string }>(all: readonly One[]): One[] {
+  const byName = new Map<string, One>();
+  for (const one of all) {
+    const name = featureName(one.feature);
+    if (!byName.has(name)) byName.set(name, one);
+  }
+  return [...byName.values()];
+}
+
 export const featureName = (feature: string): string => feature.split(' ', 1)[0]!.toLowerCase();
 
 /** Given to nobody. */

@@ -1,6 +1,8 @@
 import { parseTemplate } from 'url-template';
 import { compileShape } from './shape.ts';
 import { own } from '../../model/own.ts';
+import { joinFeatures } from '../../model/features.ts';
+import type { Plan } from '../../model/plan.ts';
 import type { Running } from '../../model/running.ts';
 import type { SettingId } from '../settings/list.ts';
 import {
@@ -29,6 +31,8 @@ export interface CompiledForm {
   path: RegExp;
   names: readonly string[];
   query: readonly { name: string; pattern: RegExp; names: readonly string[] }[];
+  /** Captures that must have the shape of an identifier. */
+  shaped: readonly { name: string; shape: (text: string) => boolean }[];
   /** Captures of the path that are settings. */
   pathReads: ReadonlyMap<string, ReadPlace>;
   reads: { query: ReadonlyMap<string, ReadPlace>; fragment: ReadonlyMap<string, ReadPlace> };
@@ -45,6 +49,8 @@ export interface CompiledTarget {
   holdsLink: boolean;
   /** Settings that its share link carries. */
   shareReads: LinkForm['reads'];
+  /** What the player needs whatever is asked of it, as a plan has it. */
+  allow: Plan['allow'];
 }
 
 type Template = (values: Readonly<Record<string, string>>) => string;
@@ -52,6 +58,8 @@ type Template = (values: Readonly<Record<string, string>>) => string;
 export interface CompiledCard {
   card: HostCard;
   shapes: ReadonlyMap<string, (text: string) => boolean>;
+  /** Identifiers of which the host's instructions hold samples. */
+  sampled: readonly string[];
   targets: ReadonlyMap<string, CompiledTarget>;
   /** Settings that hold over a change of domain, by the domain group that stands for them. */
   byOrigin: readonly { setting: SettingId; group: OriginGroup; value: string }[];
@@ -163,6 +171,7 @@ function compileCard(card: HostCard): CompiledCard {
   return {
     card,
     shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, compileShape(shape)])),
+    sampled: Object.entries(card.identifiers).flatMap(([name, { samples }]) => (samples.length > 0 ? [name] : [])),
     targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(card, name, target)])),
     byOrigin: settings.flatMap(([setting, use]) =>
       use.in === 'origin' ? Object.entries<OriginGroup>(use.words).map(([value, group]) => ({ setting, group, value })) : [],
@@ -183,6 +192,7 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     target,
     holdsLink: target.frame?.includes('{canonical}') ?? false,
     shareReads: share?.reads ?? [],
+    allow: joinFeatures(target.allow.map((feature) => ({ feature, origin: 'item' }))),
     canonical: compileTemplate(absolute(target.canonical, card, 'share')),
     frame: target.frame === undefined ? null : compileTemplate(absolute(target.frame, card, 'frame')),
   };
@@ -227,6 +237,10 @@ function compileForm(card: CompiledCard, form: LinkForm): CompiledForm {
     path: compilePath(form.path),
     names,
     query,
+    shaped: [...names, ...query.flatMap((one) => one.names)].flatMap((name) => {
+      const shape = card.shapes.get(name);
+      return shape ? [{ name, shape }] : [];
+    }),
     reads: readPlaces(card.card, form),
     pathReads: new Map(
       form.reads.filter((r) => r.in === 'path').map(({ name, setting, spelling }) => [name, { setting, spelling }]),

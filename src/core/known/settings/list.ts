@@ -142,6 +142,9 @@ export type Settings = { readonly [Id in SettingId]?: SettingValue };
 const BY_ID: ReadonlyMap<string, Setting<SettingId>> = new Map(SETTINGS.map((s) => [s.id, s]));
 
 export const settingOf = (id: SettingId): Setting<SettingId> => BY_ID.get(id)!;
+const RANKS: ReadonlyMap<string, number> = new Map(SETTINGS.map(({ id }, rank) => [id, rank]));
+/** Its place in the list. */
+export const rankOf = (id: SettingId): number => RANKS.get(id)!;
 export const isSettingId = (id: string): id is SettingId => BY_ID.has(id);
 
 /** A value from outside as the setting takes it; undefined where it takes none such. */

@@ -3,8 +3,8 @@ import { originOf } from '../../known/hosts/book.ts';
 import { broughtAlong } from '../../known/hosts/broughtAlong.ts';
 import type { Item } from '../../model/item.ts';
 import type { AddressPart, Origin, Plan, PlanEntry } from '../../model/plan.ts';
-import { settingOf, SETTINGS, type SettingId, type Settings } from '../../known/settings/list.ts';
-import { featureName, splitFeatures, withheld } from '../../model/features.ts';
+import { rankOf, settingOf, type SettingId, type Settings } from '../../known/settings/list.ts';
+import { joinFeatures, splitFeatures, withheld } from '../../model/features.ts';
 import { encodeParameter } from '../../model/url.ts';
 import type { SettingValue } from '../../model/values.ts';
 import type { Asked } from './asked.ts';
@@ -30,11 +30,9 @@ export function plan(item: Item, asking: Settings, { book, site, lacks }: Planni
   const card = item.host === null ? null : (book.byId.get(item.host) ?? null);
   const target = (item.target !== null && card?.targets.get(item.target)) || null;
   const asked: Asked = { item, settings: card ? withSiteValues(settings, card, { target, site }) : settings, card, target };
-  const entries: PlanEntry[] = [];
-  if (Object.keys(asked.settings).length > 0)
-    for (const { id } of SETTINGS)
-      if (asked.settings[id] !== undefined)
-        entries.push(settings[id] === undefined ? { ...settle(id, asked), reason: { code: 'fromSite' } } : settle(id, asked));
+  const entries = inOrder(asked.settings).map((id) =>
+    settings[id] === undefined ? { ...settle(id, asked), reason: { code: 'fromSite' } as const } : settle(id, asked),
+  );
   if (settings !== asking)
     for (const [id, value] of Object.entries(asking))
       if (!(id in settings))
@@ -53,6 +51,12 @@ export function plan(item: Item, asking: Settings, { book, site, lacks }: Planni
     box: planBox(asked, site),
     frame: settings,
   };
+}
+
+/** The settings that are asked for, in the order of the list. */
+function inOrder(settings: Settings): readonly SettingId[] {
+  const ids = (Object.keys(settings) as SettingId[]).filter((id) => settings[id] !== undefined);
+  return ids.length > 1 ? ids.sort((a, b) => rankOf(a) - rankOf(b)) : ids;
 }
 
 /** The same where nothing is lacking. */
@@ -121,9 +125,12 @@ function planFragment(entries: readonly PlanEntry[]): AddressPart[] {
 
 /** What the player needs, what a setting brings along, what is given or withheld, and what else is asked for: each feature once. */
 function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
-  const allow = new Map<string, Plan['allow'][number]>();
+  const own = asked.target?.allow ?? NO_FEATURES;
+  const { permissions } = asked.settings;
+  if (entries.length === 0 && permissions === undefined) return own;
+  const before: Feature[] = [];
   const put = (feature: string | undefined, origin: Origin): void => {
-    if (feature !== undefined && !allow.has(featureName(feature))) allow.set(featureName(feature), { feature, origin });
+    if (feature !== undefined) before.push({ feature, origin });
   };
   const uses = asked.card?.card.settings;
   for (const { setting, sent } of entries)
@@ -134,7 +141,9 @@ function planAllow(asked: Asked, entries: readonly PlanEntry[]): Plan['allow'] {
     if (feature && state === 'done here' && reason.code !== 'alreadySo')
       put(value === 'on' ? feature : withheld(feature), setting);
   }
-  for (const feature of asked.target?.target.allow ?? []) put(feature, 'item');
-  for (const feature of splitFeatures(String(asked.settings.permissions ?? ''))) put(feature, 'permissions');
-  return [...allow.values()];
+  const after = splitFeatures(String(permissions ?? '')).map((feature): Feature => ({ feature, origin: 'permissions' }));
+  return before.length + after.length === 0 ? own : joinFeatures([...before, ...own, ...after]);
 }
+
+type Feature = Plan['allow'][number];
+const NO_FEATURES: Plan['allow'] = [];

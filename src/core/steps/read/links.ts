@@ -1,6 +1,6 @@
 import { decodeHTML } from 'entities';
 import type { Candidate, Range, Repair } from '../../model/candidate.ts';
-import { parseUrl } from '../../model/url.ts';
+import { isAsParsed, splitUrl } from '../../model/url.ts';
 import { linkEnd, type LinkEnd } from './linkEnd.ts';
 
 const SCHEME = /^([a-z][a-z0-9+.-]{0,30}):/i;
@@ -13,7 +13,8 @@ const OPENING = /^[\p{Ps}\p{Pi}'"*_~]*/u;
 
 /** Links in plain text: all that it names. */
 export function readLinks(text: string, offset = 0): Candidate[] {
-  if (PLAIN.test(text) && !isMixed(text)) return [plainLink(text, offset)];
+  const plain = readPlainLink(text, offset);
+  if (plain) return [plain];
   const from = text.search(/\S/);
   if (from < 0) return [];
   const word = text.trim();
@@ -68,23 +69,20 @@ function readBareHosts(text: string, offset: number): Candidate[] {
   return found;
 }
 
-/** Signs that may have to be put right: an entity, two questions, an ampersand before any, a question in the fragment. */
+/** Signs that may have to be put right: two questions, an ampersand before any or before the fragment, a question in the fragment. */
 function isMixed(text: string): boolean {
   const [question, ampersand, hash] = [text.indexOf('?'), text.indexOf('&'), text.indexOf('#')];
-  return (
-    (ampersand >= 0 && (question < 0 || ampersand < question)) ||
-    (question >= 0 && text.includes('?', question + 1)) ||
-    (hash >= 0 && text.includes('?', hash)) ||
-    /&(?:amp;|#)/i.test(text)
-  );
+  if (question < 0) return ampersand >= 0;
+  return (ampersand >= 0 && ampersand < question) || (hash >= 0 && hash < question) || text.includes('?', question + 1) || text.includes('&#');
 }
-/** The usual case by far: one full link, and nothing to put right. */
-const PLAIN = /^https?:\/\/[\w!$&+\-./:=?@%#~]*[\w/=&%+$-]$/;
+/** No mark of a sentence or of a text. */
+const LAST = /[\w/=&%+$-]$/;
 
-function plainLink(address: string, from: number): Candidate {
-  const range: Range = [from, from + address.length];
-  const found: Candidate = { range, source: 'link', address, addressRange: range, attributes: [], repairs: [] };
-  return parseUrl(address) ? found : { ...found, address: null, refusal: { code: 'notAnAddress', text: address.slice(0, 80) } };
+/** The usual case by far: the text is one full link, and nothing is to be put right; null where it is anything else. */
+export function readPlainLink(text: string, from = 0): Candidate | null {
+  if (!isAsParsed(text) || !LAST.test(text) || isMixed(text)) return null;
+  const range: Range = [from, from + text.length];
+  return { range, source: 'link', address: text, addressRange: range, attributes: [], repairs: [] };
 }
 
 function linkAt(written: string, from: number): Candidate {
@@ -119,7 +117,7 @@ export function readAddress(written: string): Address {
       repairs,
       refusal: scheme ? { code: 'unsafeScheme', scheme } : { code: 'notAnAddress', text: written.slice(0, 80) },
     };
-  if (!parseUrl(address)) return { address: null, repairs, refusal: { code: 'notAnAddress', text: written.slice(0, 80) } };
+  if (!splitUrl(address)) return { address: null, repairs, refusal: { code: 'notAnAddress', text: written.slice(0, 80) } };
   return { address, repairs };
 }
 

@@ -1,6 +1,6 @@
 import type { Candidate, PlacedAttribute, Range } from '../../model/candidate.ts';
 import type { Running } from '../../model/running.ts';
-import { readLinks } from './links.ts';
+import { readLinks, readPlainLink } from './links.ts';
 import { readMarkdownLink } from './markdown.ts';
 import { readMarkup } from './markup.ts';
 import { mend, PAGE, type Mended } from './mend.ts';
@@ -16,6 +16,8 @@ export const LONGEST_TEXT = 5_000_000;
  */
 export function read(text: string): Candidate[] {
   if (text.length > LONGEST_TEXT) return [refused({ code: 'tooLong', most: LONGEST_TEXT })];
+  const plain = readPlainLink(text);
+  if (plain) return [plain];
   const found = CODE.test(text) ? readCode(text) : readLinks(text);
   if (found.length > 0) return found;
   return [refused(text.trim() === '' ? { code: 'emptyText' } : { code: 'nothingFound' })];

@@ -1,20 +1,18 @@
 import type { Parameter } from '../../model/item.ts';
-import { parseUrl } from '../../model/url.ts';
+import { splitUrl, type SplitUrl } from '../../model/url.ts';
 
-/** An address taken apart: the parsed URL, and its parameters in order, from query and fragment. */
-export interface Address {
-  url: URL;
+/** An address taken apart, with its parameters in order, from query and fragment. */
+export interface Address extends Pick<SplitUrl, 'origin' | 'host' | 'path'> {
   parameters: readonly Parameter[];
 }
 
-/** `address` must be one that `URL` parses. */
+/** `address` must be one that is one (`splitUrl`). */
 export function splitAddress(address: string): Address {
-  const url = parseUrl(address)!;
-  const { search, hash } = url;
+  const { origin, host, path, query, fragment } = splitUrl(address)!;
   const parameters: Parameter[] = [];
-  if (search.length > 1) splitInto(parameters, search.slice(1), 'query');
-  if (hash.length > 1) splitInto(parameters, hash.slice(1), 'fragment');
-  return { url, parameters };
+  if (query.length > 1) splitInto(parameters, query.slice(1), 'query');
+  if (fragment.length > 1) splitInto(parameters, fragment.slice(1), 'fragment');
+  return { origin, host, path, parameters };
 }
 
 function splitInto(parameters: Parameter[], text: string, place: Parameter['in']): void {

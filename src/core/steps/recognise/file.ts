@@ -43,18 +43,18 @@ const NO_PLAYER: ReadonlyMap<string, Extract<Refusal, { code: 'noPlayerFile' }>[
 ]);
 
 /** Why a file cannot be shown, where it is one of those. */
-export function refusedFile({ url }: Address): Refusal | null {
-  const what = NO_PLAYER.get(extensionOf(url));
+export function refusedFile({ path }: Address): Refusal | null {
+  const what = NO_PLAYER.get(extensionOf(path));
   return what
-    ? { code: 'noPlayerFile', what, name: decode(url.pathname.slice(url.pathname.lastIndexOf('/') + 1)).slice(0, 80) }
+    ? { code: 'noPlayerFile', what, name: decode(path.slice(path.lastIndexOf('/') + 1)).slice(0, 80) }
     : null;
 }
 
-const extensionOf = ({ pathname }: URL): string => /\.([a-z0-9]{1,5})$/i.exec(pathname.slice(-8))?.[1]?.toLowerCase() ?? '';
+const extensionOf = (path: string): string => /\.([a-z0-9]{1,5})$/i.exec(path.slice(-8))?.[1]?.toLowerCase() ?? '';
 
 /** A media file, by the element that holds it or by its extension; null for any other address. */
 export function fileItem({ source, element }: Candidate, address: Address): Item | null {
-  const extension = extensionOf(address.url);
+  const extension = extensionOf(address.path);
   const byElement = source === 'media' ? ELEMENTS[element ?? ''] : undefined;
   const kind = byElement ?? (Object.hasOwn(EXTENSIONS, extension) ? EXTENSIONS[extension]! : undefined);
   if (!kind) return null;

@@ -34,7 +34,7 @@ function identifierOf(names: readonly string[], values: Readonly<Record<string, 
 
 /** An address of no card: the frame can be set, its own parameters stay. */
 export function unknownItem(address: Address): Draft {
-  const base = address.url.origin + address.url.pathname;
+  const base = address.origin + address.path;
   return {
     host: null,
     kind: 'page',

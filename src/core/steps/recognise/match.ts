@@ -22,10 +22,12 @@ export interface LinkMatch {
 
 /** The match, a refusal where the host is known but the link is not usable, or null for an unknown host. */
 export function matchLink(address: Address, book: HostBook): LinkMatch | { refusal: Refusal } | null {
-  const entries = book.byHost.get(address.url.host);
+  const entries = book.byHost.get(address.host);
   if (!entries) return null;
-  const tries = entries.map((entry) => matchEntry(entry, address, book));
-  const found = tries.length > 1 ? mostSpecific(tries) : tries[0]!;
+  const found =
+    entries.length === 1
+      ? matchEntry(entries[0]!, address, book)
+      : mostSpecific(entries.map((entry) => matchEntry(entry, address, book)));
   if ('form' in found || found.refusal) return found as LinkMatch | { refusal: Refusal };
   const { card } = entries[0]!.card;
   return { refusal: { code: 'linkUnknown', host: card.name, example: card.links[0]!.examples[0]! } };
@@ -36,7 +38,7 @@ type Try = LinkMatch | { refusal: Refusal | undefined };
 /** What one card makes of an address. */
 function matchEntry(entry: HostEntry, address: Address, book: HostBook): Try {
   let broken: Refusal | undefined;
-  for (const form of formsFor(entry, address.url.pathname)) {
+  for (const form of formsFor(entry, address.path)) {
     const captured = capture(form, address);
     if (!captured) continue;
     const { captures, pathSettings } = captured;
@@ -65,30 +67,37 @@ function mostSpecific(tries: readonly Try[]): Try {
 
 /** Instructions of hosts hold samples in the place of a name. */
 function findSample({ card }: CompiledForm, captures: Record<string, string>): Refusal | undefined {
-  for (const name in captures) {
-    const identifier = own(card.card.identifiers, name);
-    if (identifier?.samples.includes(captures[name]!))
-      return { code: 'sampleIdentifier', host: card.card.name, found: captures[name]!, example: identifier.example };
+  if (card.sampled.length === 0) return undefined;
+  for (const name of card.sampled) {
+    const { samples, example } = card.card.identifiers[name]!;
+    const found = own(captures, name);
+    if (found !== undefined && samples.includes(found))
+      return { code: 'sampleIdentifier', host: card.card.name, found, example };
   }
   return undefined;
 }
 
 type Captured = Pick<LinkMatch, 'pathSettings'> & { captures: Record<string, string> };
 
-function capture(form: CompiledForm, { url, parameters }: Address): Captured | null {
-  const path = url.pathname.length > 1 && url.pathname.endsWith('/') ? url.pathname.slice(0, -1) : url.pathname;
+function capture(form: CompiledForm, { path: whole, parameters }: Address): Captured | null {
+  const path = whole.length > 1 && whole.endsWith('/') ? whole.slice(0, -1) : whole;
   const found = form.path.exec(path);
   if (!found) return null;
   const captures: Record<string, string> = {};
   for (let i = 0; i < form.names.length; i++) captures[form.names[i]!] = decode(found[i + 1]!);
   for (const { name, pattern, names } of form.query) {
-    const parameter = parameters.find((p) => p.in === 'query' && p.name === name);
-    const held = parameter && pattern.exec(parameter.value);
+    const value = queryValue(parameters, name);
+    const held = value === undefined ? null : pattern.exec(value);
     if (!held) return null;
     names.forEach((capture, i) => (captures[capture] = held[i + 1]!));
   }
   const pathSettings = form.pathReads.size > 0 ? takeSettings(form, captures) : NO_SETTINGS;
   return pathSettings && { captures, pathSettings };
+}
+
+function queryValue(parameters: Address['parameters'], name: string): string | undefined {
+  for (const parameter of parameters) if (parameter.in === 'query' && parameter.name === name) return parameter.value;
+  return undefined;
 }
 
 const NO_SETTINGS: Settings = {};
@@ -107,9 +116,9 @@ function takeSettings(form: CompiledForm, captures: Record<string, string>): Set
 }
 
 function findMisshapen(form: CompiledForm, captures: Record<string, string>): string | undefined {
-  for (const name in captures) {
-    const shape = form.card.shapes.get(name);
-    if (shape && (captures[name]!.length > 200 || !shape(captures[name]!))) return name;
+  for (const { name, shape } of form.shaped) {
+    const value = captures[name];
+    if (value !== undefined && (value.length > 200 || !shape(value))) return name;
   }
   return undefined;
 }

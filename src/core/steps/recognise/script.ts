@@ -3,7 +3,7 @@ import { unspell } from '../../known/hosts/spellings.ts';
 import type { Attribute, Candidate, Refusal } from '../../model/candidate.ts';
 import type { Item } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
-import { parseUrl } from '../../model/url.ts';
+import { splitUrl } from '../../model/url.ts';
 import { parseValue, type SettingValue } from '../../model/values.ts';
 import { settingOf, type SettingId } from '../../known/settings/list.ts';
 import { splitAddress } from './address.ts';
@@ -61,7 +61,7 @@ function readIdentity(
     if (value === null || value === undefined) return null;
     const capture = /^\{(\w+)\}$/.exec(template)?.[1];
     if (capture === 'canonical') {
-      const address = parseUrl(value) && splitAddress(value);
+      const address = splitUrl(value) && splitAddress(value);
       const link = address && matchLink(address, book);
       if (!link || 'refusal' in link || link.form.target !== target) return null;
       if (Object.entries(link.captures).some(([name, held]) => (own(values, name) ?? held) !== held)) return null;

@@ -2,13 +2,16 @@ import type { AddressPart, Plan } from '../../model/plan.ts';
 import type { Piece } from './tree.ts';
 
 /** The frame address as pieces: base, query, fragment. */
-export const frameAddress = ({ base, parts }: Plan): Piece[] => [...base, ...tail(base.map((b) => b.text).join(''), parts)];
+export const frameAddress = ({ base, parts }: Plan): readonly Piece[] => joinedAddress(base, parts);
 
 /** The frame address once a visitor has asked for the player: it then begins by itself, where the host can. */
-export const pressedAddress = ({ base, parts, pressed }: Plan): Piece[] => [
-  ...base,
-  ...tail(base.map((b) => b.text).join(''), pressed ?? parts),
-];
+export const pressedAddress = ({ base, parts, pressed }: Plan): readonly Piece[] => joinedAddress(base, pressed ?? parts);
+
+function joinedAddress(base: Plan['base'], parts: readonly AddressPart[]): readonly Piece[] {
+  if (parts.length === 0) return base;
+  const text = base.length === 1 ? base[0]!.text : base.map((b) => b.text).join('');
+  return [...base, ...tail(text, parts)];
+}
 
 /** The share link as pieces. */
 export const linkAddress = ({ link }: Plan): Piece[] => [{ text: link.base, origin: 'item' }, ...tail(link.base, link.parts)];

@@ -25,8 +25,14 @@ export type TreeNode =
 const SEMICOLON: Piece = { text: ';' };
 
 /** Declarations of a style, with what joins them. */
-export const joined = (pieces: readonly Piece[]): Piece[] =>
-  pieces.flatMap((piece, i) => (i === 0 ? [piece] : [SEMICOLON, piece]));
+export function joined(pieces: readonly Piece[]): Piece[] {
+  const all: Piece[] = [];
+  for (const piece of pieces) {
+    if (all.length > 0) all.push(SEMICOLON);
+    all.push(piece);
+  }
+  return all;
+}
 
 /** HTML, section 13.1.4: elements without content or end tag. */
 const VOID = new Set(['meta', 'link', 'img', 'br']);
@@ -56,12 +62,16 @@ interface Dialect {
   end: string;
 }
 
+/** Names that need no look. */
+const USUAL_NAMES: ReadonlySet<string> = new Set(['src', 'title', 'style', 'width', 'height', 'allow', 'allowfullscreen', 'loading']);
+// HTML, section 13.1.2.3: what may not stand in the name of an attribute would end it.
+const HTML_NAME = /^[^\s"'<>/=\u0000-\u001f\u007f]+$/;
+
 const asIs = (text: string): string => text;
 const HTML: Dialect = {
   escape: escapeHtml,
   verbatim: asIs,
-  // HTML, section 13.1.2.3: what may not stand in the name of an attribute would end it.
-  attribute: (name) => (/^[^\s"'<>/=\u0000-\u001f\u007f]+$/.test(name) ? name : null),
+  attribute: (name) => (USUAL_NAMES.has(name) || HTML_NAME.test(name) ? name : null),
   end: '>',
 };
 const DIALECTS = {
@@ -179,8 +189,10 @@ class Writer {
     for (const { text, origin, parameter } of pieces) {
       const from = this.text.length;
       this.text += escape(text);
-      if (origin && this.text.length > from)
-        this.map.push({ range: [from, this.text.length], origin, ...(parameter !== undefined && { parameter }) });
+      if (origin && this.text.length > from) {
+        const range = [from, this.text.length] as const;
+        this.map.push(parameter === undefined ? { range, origin } : { range, origin, parameter });
+      }
     }
   }
 }
