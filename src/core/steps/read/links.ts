@@ -73,14 +73,20 @@ function readBareHosts(text: string, offset: number): Candidate[] {
 function isMixed(text: string): boolean {
   const [question, ampersand, hash] = [text.indexOf('?'), text.indexOf('&'), text.indexOf('#')];
   if (question < 0) return ampersand >= 0;
-  return (ampersand >= 0 && ampersand < question) || (hash >= 0 && hash < question) || text.includes('?', question + 1) || text.includes('&#');
+  return (
+    (ampersand >= 0 && ampersand < question) ||
+    (hash >= 0 && hash < question) ||
+    text.includes('?', question + 1) ||
+    text.includes('&#')
+  );
 }
 /** No mark of a sentence or of a text. */
 const LAST = /[\w/=&%+$-]$/;
 
 /** The usual case by far: the text is one full link, and nothing is to be put right; null where it is anything else. */
 export function readPlainLink(text: string, from = 0): Candidate | null {
-  if (!isAsParsed(text) || !LAST.test(text) || isMixed(text)) return null;
+  // Behind a comma another link may begin.
+  if (!isAsParsed(text) || text.includes(',') || !LAST.test(text) || isMixed(text)) return null;
   const range: Range = [from, from + text.length];
   return { range, source: 'link', address: text, addressRange: range, attributes: [], repairs: [] };
 }

@@ -102,13 +102,17 @@ function readEmbeds(text: string): Candidate[] {
   const tags = findTags(text, EMBEDS);
   const found: Candidate[] = [];
   const lonelyScripts: Tag[] = [];
+  const framed = new Set<string>();
+  const noScripts = /<noscript/i.test(text);
   for (let i = 0; i < tags.length; i++) {
     const tag = tags[i]!;
     if (tag.name === 'iframe') {
       const frame = frameCandidate(tag, text);
       // Where scripts bring a frame in, one for visitors without scripts stands beside it.
-      const twin = frame.address !== null && found.some((one) => one.source === 'iframe' && one.address === frame.address);
-      if (!(twin && isForNoScript(text, tag.from))) found.push(frame);
+      const twin = frame.address !== null && framed.has(frame.address);
+      if (twin && noScripts && isForNoScript(text, tag.from)) continue;
+      found.push(frame);
+      if (frame.address !== null) framed.add(frame.address);
     } else if (tag.name === 'video' || tag.name === 'audio') {
       const sources: Tag[] = [];
       while (tags[i + 1]?.name === 'source') sources.push(tags[++i]!);

@@ -73,12 +73,13 @@ const UNWRAPPERS: readonly Unwrapper[] = [
   },
   {
     repair: { code: 'joinedStrings', was: '"…" + "…"', now: '"……"' },
-    applies: (text) => /(?:^|[=(,:\s])(["'`])\s{0,40}</.test(text) && JOINT.test(text) && !PAGE.test(text),
+    applies: (text) => !PAGE.test(text) && /(?:^|[=(,:\s])(["'`])\s{0,40}</.test(text) && JOINT.test(text),
     apply: (draft) => replaced(draft, new RegExp(JOINT, 'g'), () => ''),
   },
   {
     repair: { code: 'escapedCode', was: '&lt;', now: '<' },
-    applies: (text) => ESCAPED.test(text) && (!/<[a-z/!]/i.test(text) || (!EMBED.test(text) && ESCAPED_EMBED.test(text))),
+    // What is found soonest in a page with embeds comes first.
+    applies: (text) => (/<[a-z/!]/i.test(text) ? !EMBED.test(text) && ESCAPED_EMBED.test(text) : true) && ESCAPED.test(text),
     apply: (draft) => {
       const layers = 1 + (ESCAPED.exec(draft.text)![1]!.match(/;/g)?.length ?? 0);
       return replaced(draft, /&(?:(?:amp|#0*38|#x0*26);)*(?:#\d{1,7}|#x[\da-f]{1,6}|[a-z][\da-z]{1,30});/gi, (entity) =>

@@ -45,9 +45,7 @@ const NO_PLAYER: ReadonlyMap<string, Extract<Refusal, { code: 'noPlayerFile' }>[
 /** Why a file cannot be shown, where it is one of those. */
 export function refusedFile({ path }: Address): Refusal | null {
   const what = NO_PLAYER.get(extensionOf(path));
-  return what
-    ? { code: 'noPlayerFile', what, name: decode(path.slice(path.lastIndexOf('/') + 1)).slice(0, 80) }
-    : null;
+  return what ? { code: 'noPlayerFile', what, name: decode(path.slice(path.lastIndexOf('/') + 1)).slice(0, 80) } : null;
 }
 
 const extensionOf = (path: string): string => /\.([a-z0-9]{1,5})$/i.exec(path.slice(-8))?.[1]?.toLowerCase() ?? '';

@@ -71,8 +71,7 @@ function findSample({ card }: CompiledForm, captures: Record<string, string>): R
   for (const name of card.sampled) {
     const { samples, example } = card.card.identifiers[name]!;
     const found = own(captures, name);
-    if (found !== undefined && samples.includes(found))
-      return { code: 'sampleIdentifier', host: card.card.name, found, example };
+    if (found !== undefined && samples.includes(found)) return { code: 'sampleIdentifier', host: card.card.name, found, example };
   }
   return undefined;
 }

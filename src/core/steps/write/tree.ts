@@ -63,7 +63,16 @@ interface Dialect {
 }
 
 /** Names that need no look. */
-const USUAL_NAMES: ReadonlySet<string> = new Set(['src', 'title', 'style', 'width', 'height', 'allow', 'allowfullscreen', 'loading']);
+const USUAL_NAMES: ReadonlySet<string> = new Set([
+  'src',
+  'title',
+  'style',
+  'width',
+  'height',
+  'allow',
+  'allowfullscreen',
+  'loading',
+]);
 // HTML, section 13.1.2.3: what may not stand in the name of an attribute would end it.
 const HTML_NAME = /^[^\s"'<>/=\u0000-\u001f\u007f]+$/;
 
