@@ -5,7 +5,7 @@ import './page.css';
 import './moments.css';
 import './code.css';
 import './checks.css';
-import { Suspense, useCallback, useEffect, type DragEvent, type ReactElement } from 'react';
+import { Suspense, useCallback, useEffect, useState, type DragEvent, type ReactElement } from 'react';
 import { broughtIn, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
 import {
@@ -53,12 +53,13 @@ export function Bench(): ReactElement {
     [dispatch],
   );
   usePaste(bringIn);
+  const settled = useSettled();
   const onDrop = (event: DragEvent): void => {
     event.preventDefault();
     bringIn(event.dataTransfer.getData('text/uri-list').split('\n')[0] || event.dataTransfer.getData('text/plain'));
   };
   return (
-    <div className="bench" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div className={settled ? 'bench' : 'bench unsettled'} onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1 className="hidden-words">Bench</h1>
       <PasteLine missing={missing} />
       <AnatomyStrip />
@@ -77,6 +78,28 @@ export function Bench(): ReactElement {
     </div>
   );
 }
+
+/**
+ * Whether what was opened is there with what the host says of it. Until then, and for half a second at most, only the line
+ * for pasting is shown: what is shown does not move any more.
+ */
+function useSettled(): boolean {
+  const [settled, setSettled] = useState(false);
+  const complete = useAppSelector((state) => {
+    const { status, serverAnswers, resolved } = state.world;
+    const about = selectItem(state)?.canonical;
+    return state.bench.touched || status === 'failed' || !serverAnswers || (about !== undefined && about in resolved);
+  });
+  useEffect(() => {
+    if (settled) return;
+    const timer = setTimeout(() => setSettled(true), complete ? 0 : LONGEST);
+    return () => clearTimeout(timer);
+  }, [settled, complete]);
+  return settled || complete;
+}
+
+/** Milliseconds that a screen may stay empty. */
+const LONGEST = 500;
 
 /** A paste where no field has the focus; right after opening, nothing at all has it, and the event is the document's. */
 function usePaste(bringIn: (text: string) => void): void {

@@ -13,12 +13,16 @@ import { selectEmbed, selectFacts, selectFound, selectInHand, selectRecognised }
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
-import { lazily } from '../../ui/lazily.ts';
+import { lazily, whenIdle } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
 import { fileOf } from '../../../core/many/kit/codeFile.ts';
 import { troublesOf } from './codeTroubles.ts';
 
-const CodeEditor = lazily(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor), PlainCode);
+// The code is there at once, as text; the editor comes when what else the first screen needs is done.
+const CodeEditor = lazily(
+  () => whenIdle().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)),
+  PlainCode,
+);
 
 const BeforeAndAfter = lazily(
   () => import('./BeforeAndAfter.tsx').then((module) => module.BeforeAndAfter),
