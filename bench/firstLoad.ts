@@ -24,7 +24,7 @@ async function load(): Promise<Load> {
     server.address,
     { onlyCategories: ['performance', 'accessibility'], logLevel: 'error' },
     desktopConfig,
-    page as unknown as Parameters<typeof lighthouse>[3],
+    page,
   );
   await context.close();
   const { audits, categories } = result!.lhr;

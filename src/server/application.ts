@@ -41,19 +41,19 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   router.get('/hosts', (_, response) => void response.json(cards));
   router.get('/sites', (_, response) => void response.json(sites));
   router.get('/demo', (_, response) => void response.json(items));
-  router.use(
-    rateLimit({
-      windowMs: 60_000,
-      limit: 300,
-      standardHeaders: true,
-      legacyHeaders: false,
-      handler: (_, response) =>
-        sendProblem(response, 429, { code: 'tooMany', detail: 'Too many questions in a minute. Wait a little, then ask again.' }),
-    }),
-  );
-  router.post('/resolve', express.json({ limit: '16kb' }), resolveRoute(book, guard));
-  router.post('/picture', express.json({ limit: '16kb' }), pictureRoute(guard));
-  router.post('/reach', express.json({ limit: '16kb' }), reachRoute(book, guard));
+  const limit = rateLimit({
+    windowMs: 60_000,
+    limit: 300,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: (_, response) =>
+      sendProblem(response, 429, { code: 'tooMany', detail: 'Too many questions in a minute. Wait a little, then ask again.' }),
+  });
+  const body = express.json({ limit: '16kb' });
+  // What is known is answered without counting: only questions to others are limited.
+  router.post('/resolve', body, resolveRoute(book, guard, [limit]));
+  router.post('/picture', body, limit, pictureRoute(guard));
+  router.post('/reach', body, reachRoute(book, guard, [limit]));
   router.use((_, response) => sendProblem(response, 404, { code: 'noSuchRoute', detail: 'There is nothing at this address.' }));
   return router;
 }

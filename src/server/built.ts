@@ -12,5 +12,18 @@ type Options = NonNullable<NonNullable<Parameters<typeof expressStaticGzip>[1]>[
 export const FOR_GOOD: Options = { immutable: true, maxAge: '1y' };
 
 /** The built assets, as the build compressed them: nothing is compressed for a request. */
-export const serveAssets = (serveStatic: Options): RequestHandler =>
-  expressStaticGzip(join(BUILT, 'assets'), { enableBrotli: true, orderPreference: ['br', 'gz'], serveStatic }) as RequestHandler;
+export function serveAssets(serveStatic: Options): RequestHandler {
+  const options = { enableBrotli: true, orderPreference: ['br', 'gz'], serveStatic };
+  const files = expressStaticGzip(join(BUILT, 'assets'), options) as RequestHandler;
+  return (request, response, next) => (isWellFormed(request.path) ? files(request, response, next) : next());
+}
+
+/** Whether every per cent sign begins an escape of UTF-8. */
+function isWellFormed(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}

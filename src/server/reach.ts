@@ -5,6 +5,7 @@ import type { HostBook } from '../core/known/hosts/book.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { judge, type Reached } from '../core/proof/reach/reached.ts';
 import { sendProblem } from './problems.ts';
+import { Answers, secondsOf, type Fresh } from './answers.ts';
 import { guardedFetch, Refused, type Fetched, type Guard } from './guard.ts';
 
 const asked = z.strictObject({
@@ -17,16 +18,18 @@ const asked = z.strictObject({
 const LIMITS = { types: [], size: 0, time: 10_000 };
 
 /** `POST /api/reach`: what a visitor of the site who is signed in nowhere gets at a frame address. */
-export function reachRoute(book: HostBook, guard: Guard): RequestHandler {
-  return async (incoming, response) => {
+export function reachRoute(book: HostBook, guard: Guard, limit: RequestHandler[] = []): RequestHandler[] {
+  const answers = new Answers<{ reached: Reached[] }>();
+  const ask: RequestHandler = async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success)
       return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…", "site": "https://…" }.' });
-    response.json({ reached: await reach(body.data, book, guard) });
+    response.json(await answers.ask(body.data, () => reach(body.data, book, guard)));
   };
+  return [answers.known, ...limit, ask];
 }
 
-async function reach({ url, site }: z.infer<typeof asked>, book: HostBook, guard: Guard): Promise<Reached[]> {
+async function reach({ url, site }: z.infer<typeof asked>, book: HostBook, guard: Guard): Promise<Fresh<{ reached: Reached[] }>> {
   const item = bringIn(url, book)[0]?.item;
   const access = item ? accessOf(item, book) : [];
   const httpOnly = access.find(({ needs }) => needs === 'http');
@@ -34,12 +37,13 @@ async function reach({ url, site }: z.infer<typeof asked>, book: HostBook, guard
   try {
     const fetched = await guardedFetch(url, guard, LIMITS);
     const judged = judge(answerOf(fetched, new URL(url)), new URL(site), access);
-    return known.length > 0 ? [...known, ...judged.filter(({ code }) => code !== 'reachable')] : judged;
+    const reached = known.length > 0 ? [...known, ...judged.filter(({ code }) => code !== 'reachable')] : judged;
+    return { answer: { reached }, seconds: secondsOf(fetched) };
   } catch (error) {
     const why = error instanceof Refused ? error.code : 'noAnswer';
     if (why === 'noAnswer' && url.startsWith('https:') && (await answersOverHttp(url, guard)))
-      return [{ code: 'httpOnly', words: '' }];
-    return [...known, { code: 'noAnswer', why }];
+      return { answer: { reached: [{ code: 'httpOnly', words: '' }] }, seconds: 0 };
+    return { answer: { reached: [...known, { code: 'noAnswer', why }] }, seconds: 0 };
   }
 }
 

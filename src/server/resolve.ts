@@ -5,7 +5,8 @@ import type { HostBook } from '../core/known/hosts/book.ts';
 import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { factsFrom } from './facts.ts';
-import { guardedFetch, Refused, type Guard, type Limits } from './guard.ts';
+import { Answers, secondsOf, type Fresh } from './answers.ts';
+import { guardedFetch, Refused, type Fetched, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
 import { parseOEmbedXml, readPageData, type PageData } from './pageData.ts';
 
@@ -40,36 +41,49 @@ const LONGEST_CODE = 20_000;
  * `POST /api/resolve`: what is known of a link. First the oEmbed endpoint of its card; for a link of no card
  * the endpoint of the provider list, then what its page declares: oEmbed, Open Graph video, JSON-LD.
  */
-export function resolveRoute(book: HostBook, guard: Guard): RequestHandler {
-  return async (incoming, response) => {
+export function resolveRoute(book: HostBook, guard: Guard, limit: RequestHandler[] = []): RequestHandler[] {
+  const answers = new Answers<Resolved>();
+  const ask: RequestHandler = async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
     try {
-      response.json(await resolve(body.data, book, guard));
+      response.json(await answers.ask(body.data, () => resolve(body.data, book, guard)));
     } catch (error) {
       const refused = error instanceof Refused ? error.code : 'noAnswer';
       incoming.log.warn({ error, url: body.data.url }, 'nothing was found out');
       response.json({ facts: {}, found: null, refused } satisfies Resolved);
     }
   };
+  return [answers.known, ...limit, ask];
 }
 
-async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Resolved> {
+const NOTHING: Fresh<Resolved> = { answer: { facts: {}, found: null, refused: null }, seconds: 0 };
+
+async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Fresh<Resolved>> {
   const item = bringIn(wanted.url, book)[0]?.item;
   const card = item?.host ? book.byId.get(item.host)?.card : undefined;
   if (item && card) {
-    if (!card.oembed) return { facts: {}, found: null, refused: null };
+    if (!card.oembed) return NOTHING;
     const values = { url: item.canonical, ...(wanted.maxwidth && { maxwidth: wanted.maxwidth }) };
     const endpoint = parseTemplate(card.oembed.endpoint).expand(values);
-    const data = JSON.parse(String((await guardedFetch(endpoint, guard, JSON_ANSWER)).body)) as unknown;
-    return { facts: factsFrom(data, card.oembed), found: null, refused: null };
+    const fetched = await guardedFetch(endpoint, guard, JSON_ANSWER);
+    const data = JSON.parse(String(fetched.body)) as unknown;
+    return {
+      answer: { facts: factsFrom(data, card.oembed), found: null, refused: null },
+      seconds: secondsFor(data, fetched),
+    };
   }
   if (wanted.endpoint) {
     const found = await askEndpoint(withParameters(wanted.endpoint, wanted), 'json', guard).catch(() => null);
-    if (found?.found) return found;
+    if (found?.answer.found) return found;
   }
   return resolvePage(wanted, guard);
 }
+
+const aged = z.looseObject({ cache_age: z.coerce.number().min(0) });
+
+/** Seconds for which an oEmbed answer holds: what it suggests itself (oEmbed 1.0, section 2.3.4), or what its headers say. */
+const secondsFor = (data: unknown, fetched: Fetched): number => aged.safeParse(data).data?.cache_age ?? secondsOf(fetched);
 
 function withParameters(endpoint: string, { url, maxwidth }: Asked): string {
   const address = new URL(endpoint);
@@ -78,7 +92,7 @@ function withParameters(endpoint: string, { url, maxwidth }: Asked): string {
   return address.href;
 }
 
-async function resolvePage(wanted: Asked, guard: Guard): Promise<Resolved> {
+async function resolvePage(wanted: Asked, guard: Guard): Promise<Fresh<Resolved>> {
   const page = await guardedFetch(wanted.url, guard, PAGE);
   const data = readPageData(String(page.body));
   const { json, xml } = data.oembed;
@@ -88,22 +102,23 @@ async function resolvePage(wanted: Asked, guard: Guard): Promise<Resolved> {
   ] as const) {
     if (!link || !URL.canParse(link, page.url)) continue;
     const found = await askEndpoint(withParameters(new URL(link, page.url).href, wanted), format, guard).catch(() => null);
-    if (found?.found) return found;
+    if (found?.answer.found) return { ...found, seconds: Math.min(found.seconds, secondsOf(page)) };
   }
-  return fromOpenGraph(data) ?? fromJsonLd(data) ?? { facts: {}, found: null, refused: null };
+  return { answer: fromOpenGraph(data) ?? fromJsonLd(data) ?? NOTHING.answer, seconds: secondsOf(page) };
 }
 
 const codeAnswer = z.looseObject({ html: z.string().max(LONGEST_CODE).optional().catch(undefined) });
 
 /** Asks an oEmbed endpoint; its code is handed on as text, for the reader. */
-async function askEndpoint(address: string, format: 'json' | 'xml', guard: Guard): Promise<Resolved> {
-  const text = String((await guardedFetch(address, guard, format === 'json' ? JSON_ANSWER : XML_ANSWER)).body);
+async function askEndpoint(address: string, format: 'json' | 'xml', guard: Guard): Promise<Fresh<Resolved>> {
+  const fetched = await guardedFetch(address, guard, format === 'json' ? JSON_ANSWER : XML_ANSWER);
+  const text = String(fetched.body);
   const data = format === 'json' ? (JSON.parse(text) as unknown) : parseOEmbedXml(text);
   const html = codeAnswer.safeParse(data).data?.html;
+  const facts = factsFrom(data, { endpoint: address, duration: { at: 'duration', unit: 's' } });
   return {
-    facts: factsFrom(data, { endpoint: address, duration: { at: 'duration', unit: 's' } }),
-    found: html ? { by: 'oembed', text: html } : null,
-    refused: null,
+    answer: { facts, found: html ? { by: 'oembed', text: html } : null, refused: null },
+    seconds: secondsFor(data, fetched),
   };
 }
 
