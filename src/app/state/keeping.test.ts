@@ -12,7 +12,6 @@ import {
   findPictures,
   latestEmbed,
   listEmbeds,
-  listUnreadable,
   listVersions,
   putWholes,
   removeEmbeds,
@@ -22,6 +21,7 @@ import {
   savePicture,
   wholesOf,
 } from '../storage/embeds.ts';
+import { watchEmbeds, type Stock } from '../storage/watch.ts';
 import { startAutosave } from './autosave.ts';
 import { broughtIn, changed, kept, opened } from './bench.ts';
 import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from './selectors.ts';
@@ -189,15 +189,25 @@ describe('a store without room', () => {
   });
 });
 
+/** All that is kept, as the Shelf is shown it. */
+const stock = (): Promise<Stock> =>
+  new Promise((done, fail) => {
+    const leave = watchEmbeds((found) => {
+      if (!found.whole) return;
+      done(found);
+      leave();
+    }, fail);
+  });
+
 describe('what is kept and cannot be read', () => {
   test('is told, left as it is, and the last good one opens', async () => {
     await saveEmbed(made('good'), 0, 1000);
     const wrong = { ...made('bad'), made: 1, changed: 5000, work: { ...made('bad').work, changes: { autoplay: 'perhaps' } } };
     await database.embeds.put(wrong as never);
     expect(await latestEmbed()).toMatchObject({ id: 'good' });
-    expect(await listUnreadable()).toMatchObject({ all: 2, rows: [{ id: 'bad' }] });
+    expect(await stock()).toMatchObject({ all: 2, embeds: [{ id: 'good' }], unreadable: [{ id: 'bad' }] });
     await removeUnreadable();
-    expect(await listUnreadable()).toMatchObject({ all: 1, rows: [] });
+    expect(await stock()).toMatchObject({ all: 1, embeds: [{ id: 'good' }], unreadable: [] });
   });
 });
 
@@ -290,5 +300,27 @@ describe('what the screen is computed from', () => {
     store.dispatch(opened({ ...emptyWork('mill', 'x'), text: LINK, form: 'link' }));
     expect(selectEmbed(store.getState())!.code.text).toBe(LINK);
     expect(selectPreviewCode(store.getState())).toContain('<iframe');
+  });
+});
+
+describe('a Shelf of very many', () => {
+  test('shows the last changed first, then all of them once, and what changes later', async () => {
+    const row = (i: number) => ({ ...made(`many-${i}`), made: 1, changed: i });
+    await database.embeds.bulkPut(Array.from({ length: 1000 }, (_, i) => row(i)) as never);
+    const shown: Stock[] = [];
+    const leave = watchEmbeds(
+      (found) => shown.push(found),
+      () => expect.unreachable(),
+    );
+    await vi.waitFor(() => expect(shown.at(-1)?.whole).toBe(true));
+    expect(shown.map(({ all, whole, embeds }) => [all, whole, embeds.length, embeds[0]!.id])).toEqual([
+      [1000, false, 60, 'many-999'],
+      [1000, true, 1000, 'many-999'],
+    ]);
+    await removeEmbeds(['many-999']);
+    await vi.waitFor(() =>
+      expect(shown.at(-1)).toMatchObject({ all: 999, embeds: expect.objectContaining({ length: 999 }) as never }),
+    );
+    leave();
   });
 });

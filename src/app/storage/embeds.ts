@@ -56,12 +56,6 @@ export async function latestEmbed(): Promise<SavedEmbed | undefined> {
   return undefined;
 }
 
-/** What is kept and cannot be read, as it is; it is left out everywhere else, but never lost. */
-export async function listUnreadable(): Promise<{ all: number; rows: unknown[] }> {
-  const rows: unknown[] = await embeds.toArray();
-  return { all: rows.length, rows: rows.filter((row) => !savedSchema.safeParse(row).success) };
-}
-
 /** Takes what cannot be read off, for good. */
 export async function removeUnreadable(): Promise<void> {
   await database.transaction('rw', embeds, async () => {

@@ -1,24 +1,60 @@
 import { liveQuery } from 'dexie';
 import { savedSchema, type Picture, type SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { database } from './database.ts';
-import { findEmbeds, findPictures, listEmbeds } from './embeds.ts';
+import { findPictures } from './embeds.ts';
+
+/** What is kept, as far as it has been read. */
+export interface Stock {
+  /** The last changed first; until everything has been read, only the first of them. */
+  embeds: SavedEmbed[];
+  /** Rows that cannot be read, as they are. */
+  unreadable: unknown[];
+  /** How many rows there are, with those that have not been read yet. */
+  all: number;
+  whole: boolean;
+}
+
+/** More than a screen shows; and as many at once as leave the screen free. */
+const FIRST = 60;
+const PIECE = 400;
 
 /**
- * Shows all embeds, and again whenever one of them changes, in this window or another. Only what is new is read then,
- * so that a shelf of many thousands follows each change at once. Gives what ends it.
+ * Shows the embeds that were changed last, then all of them, and again whenever one of them changes, in this window or
+ * another. They are read and checked in pieces, and later only what is new, so that the screen stays free, and a shelf of
+ * many thousands follows each change at once. Gives what ends it.
  */
-export function watchEmbeds(show: (embeds: SavedEmbed[]) => void, failed: (error: unknown) => void): () => void {
-  const known = new Map<string, SavedEmbed>();
+export function watchEmbeds(show: (stock: Stock) => void, failed: (error: unknown) => void): () => void {
+  const good = new Map<string, SavedEmbed>();
+  const bad = new Map<string, unknown>();
   let ended = false;
   let latest = 0;
-  const add = (embeds: readonly SavedEmbed[]): void => {
-    for (const embed of embeds) {
-      known.set(embed.id, embed);
-      latest = Math.max(latest, embed.changed);
-    }
+  const take = (id: string, row: unknown): void => {
+    const embed = savedSchema.safeParse(row).data;
+    good.delete(id);
+    bad.delete(id);
+    if (embed) good.set(id, embed);
+    else bad.set(id, row);
+    latest = Math.max(latest, embed?.changed ?? 0);
   };
-  const tell = (): void => show([...known.values()].sort((a, b) => b.changed - a.changed));
+  const knows = (id: string): boolean => good.has(id) || bad.has(id);
+  const tell = (all: number, whole: boolean): void => {
+    const embeds = [...good.values()].sort((a, b) => b.changed - a.changed);
+    if (!ended) show({ embeds, unreadable: [...bad.values()], all, whole });
+  };
 
+  const readAll = async (): Promise<void> => {
+    const first = await database.embeds.orderBy('changed').reverse().limit(FIRST).toArray();
+    for (const row of first) take(row.id, row);
+    const ids = await database.embeds.toCollection().primaryKeys();
+    const rest = ids.filter((id) => !knows(id));
+    tell(ids.length, rest.length === 0);
+    for (let at = 0; at < rest.length && !ended; at += PIECE) {
+      const piece = rest.slice(at, at + PIECE);
+      (await database.embeds.bulkGet(piece)).forEach((row, i) => take(piece[i]!, row));
+      await new Promise((done) => setTimeout(done, 0));
+    }
+    if (rest.length > 0) tell(ids.length, true);
+  };
   const changes = liveQuery(async () => {
     const [ids, changed] = await Promise.all([
       database.embeds.toCollection().primaryKeys(),
@@ -26,25 +62,26 @@ export function watchEmbeds(show: (embeds: SavedEmbed[]) => void, failed: (error
     ]);
     return { ids, changed };
   });
-  let following: { unsubscribe: () => void } | undefined;
   const follow = async ({ ids, changed }: { ids: string[]; changed: SavedEmbed[] }): Promise<void> => {
-    const fresh = changed.flatMap((row) => savedSchema.safeParse(row).data ?? []);
-    const missing = ids.filter((id) => !known.has(id));
     const there = new Set(ids);
-    const gone = [...known.keys()].filter((id) => !there.has(id));
-    const differing = fresh.filter((embed) => JSON.stringify(known.get(embed.id)) !== JSON.stringify(embed));
+    const gone = [...good.keys(), ...bad.keys()].filter((id) => !there.has(id));
+    const missing = ids.filter((id) => !knows(id));
+    const differing = changed.filter(
+      (row) => JSON.stringify(good.get(row.id)) !== JSON.stringify(savedSchema.safeParse(row).data),
+    );
     if (missing.length + gone.length + differing.length === 0) return;
-    add(await findEmbeds(missing));
-    add(fresh);
-    gone.forEach((id) => known.delete(id));
-    if (!ended) tell();
+    (await database.embeds.bulkGet(missing)).forEach((row, i) => take(missing[i]!, row));
+    for (const row of differing) take(row.id, row);
+    for (const id of gone) {
+      good.delete(id);
+      bad.delete(id);
+    }
+    tell(ids.length, true);
   };
-  listEmbeds()
-    .then((all) => {
-      if (ended) return;
-      add(all);
-      tell();
-      following = changes.subscribe({ next: (found) => void follow(found), error: failed });
+  let following: { unsubscribe: () => void } | undefined;
+  readAll()
+    .then(() => {
+      if (!ended) following = changes.subscribe({ next: (found) => void follow(found), error: failed });
     })
     .catch(failed);
   return () => {

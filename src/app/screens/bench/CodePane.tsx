@@ -19,10 +19,7 @@ import { fileOf } from '../../../core/many/kit/codeFile.ts';
 import { troublesOf } from './codeTroubles.ts';
 
 // The code is there at once, as text; the editor comes when what else the first screen needs is done.
-const CodeEditor = lazily(
-  () => whenIdle().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)),
-  PlainCode,
-);
+const CodeEditor = lazily(() => whenIdle().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)), PlainCode);
 
 const BeforeAndAfter = lazily(
   () => import('./BeforeAndAfter.tsx').then((module) => module.BeforeAndAfter),

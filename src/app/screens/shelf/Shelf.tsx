@@ -1,19 +1,19 @@
 import './shelf.css';
 import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { NO_NARROWING, search, type Entry, type Narrowing } from '../../../core/keeping/shelf/search.ts';
+import { NO_NARROWING, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
 import { EmbedDetail } from './EmbedDetail.tsx';
 import { Narrow } from './Narrow.tsx';
 import { ShelfActions } from './ShelfActions.tsx';
 import { ShelfList } from './ShelfList.tsx';
 import { Unreadable } from './Unreadable.tsx';
-import { useShelf } from './useShelf.ts';
+import { useShelf, type Shelved } from './useShelf.ts';
 
 /** Everything saved, last changed first: found as one types, and taken up again. */
 export function Shelf(): ReactElement {
-  const entries = useShelf();
-  if (entries === null)
+  const shelved = useShelf();
+  if (shelved === null)
     return (
       <div className="shelf">
         <h1>Shelf</h1>
@@ -22,8 +22,8 @@ export function Shelf(): ReactElement {
         </p>
       </div>
     );
-  return entries ? (
-    <Stock entries={entries} />
+  return shelved ? (
+    <Stock shelved={shelved} />
   ) : (
     <div className="shelf">
       <h1>Shelf</h1>
@@ -34,7 +34,7 @@ export function Shelf(): ReactElement {
   );
 }
 
-function Stock({ entries }: { entries: Entry[] }): ReactElement {
+function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shelved }): ReactElement {
   const [narrowing, setNarrowing] = useNarrowing();
   const [bySite, setBySite] = useState(false);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -65,7 +65,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
           <Narrow entries={entries} narrowing={narrowing} set={setNarrowing} bySite={bySite} setBySite={setBySite} />
         )}
       </header>
-      <Unreadable />
+      <Unreadable rows={unreadable} all={all} />
       {removed.length > 0 && (
         <p className="shelf-removed" role="status">
           {removed.length === 1 ? `“${removed[0]!.embed.title}” is` : `${removed.length} embeds are`} off the Shelf.{' '}
@@ -79,7 +79,8 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
         found={found}
         choose={(ids) => setChosen(new Set(ids))}
         remove={(ids) => void remove(ids)}
-        all={entries.length}
+        all={all - unreadable.length}
+        whole={whole}
         showAll={narrowed ? () => setNarrowing(NO_NARROWING) : null}
       />
       {entries.length === 0 && (
@@ -87,7 +88,7 @@ function Stock({ entries }: { entries: Entry[] }): ReactElement {
           Nothing is kept yet. Whatever you paste and change on the <Link to="/bench/example">Bench</Link> comes here by itself.
         </p>
       )}
-      {entries.length > 0 && found.length === 0 && (
+      {entries.length > 0 && found.length === 0 && whole && (
         <p className="quiet" role="status">
           Nothing on the Shelf is like that.{' '}
           <button type="button" className="inline-remedy" onClick={() => setNarrowing(NO_NARROWING)}>

@@ -26,14 +26,15 @@ interface Props {
   found: readonly Entry[];
   choose: (ids: readonly string[]) => void;
   remove: (ids: readonly string[]) => void;
-  /** How many there are in all. */
+  /** How many there are in all, and whether all of them have been read. */
   all: number;
+  whole: boolean;
   /** Null where nothing is narrowed. */
   showAll: (() => void) | null;
 }
 
 /** What can be done with the chosen embeds, and with all of them. */
-export function ShelfActions({ picked, found, choose, remove, all, showAll }: Props): ReactElement {
+export function ShelfActions({ picked, found, choose, remove, all, whole, showAll }: Props): ReactElement {
   const [open, setOpen] = useState<'block' | 'coming' | 'bundle' | null>(null);
   const store = useStore() as Store;
   const sites = useAppSelector(selectSites);
@@ -73,7 +74,9 @@ export function ShelfActions({ picked, found, choose, remove, all, showAll }: Pr
           <Reminder save={() => setOpen('bundle')} />
         </>
       )}
-      <output aria-live="polite">{showAll ? `${found.length} of ${all}` : `${all} ${all === 1 ? 'embed' : 'embeds'}`}</output>
+      <output aria-live="polite" aria-busy={!whole}>
+        {showAll ? `${found.length} of ${all}` : `${all} ${all === 1 ? 'embed' : 'embeds'}`}
+      </output>
       {showAll && (
         <button type="button" className="inline-remedy" onClick={showAll}>
           Show all

@@ -1,14 +1,11 @@
 import { Button } from '@mui/material';
-import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactElement } from 'react';
-import { listUnreadable, removeUnreadable } from '../../storage/embeds.ts';
+import { removeUnreadable } from '../../storage/embeds.ts';
 import { saveFile } from '../../ui/files.ts';
 
 /** What is kept and cannot be read: told, saved as it is, or taken off. */
-export function Unreadable(): ReactElement | null {
-  const found = useLiveQuery(() => listUnreadable());
-  if (!found || found.rows.length === 0) return null;
-  const { all, rows } = found;
+export function Unreadable({ rows, all }: { rows: readonly unknown[]; all: number }): ReactElement | null {
+  if (rows.length === 0) return null;
   return (
     <p className="shelf-unreadable" role="alert">
       {rows.length} of {all} {all === 1 ? 'embed' : 'embeds'} cannot be read. {rows.length === 1 ? 'It is' : 'They are'} kept as{' '}

@@ -1,26 +1,45 @@
 import { useEffect, useMemo, useState } from 'react';
-import { entryOf, type Entry } from '../../../core/keeping/shelf/search.ts';
+import { entryOf, type Entry, type Names } from '../../../core/keeping/shelf/search.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { watchEmbeds } from '../../storage/watch.ts';
+import { watchEmbeds, type Stock } from '../../storage/watch.ts';
 
-/** Everything saved, ready to be searched: undefined until it has come, null where this window keeps nothing. */
-export function useShelf(): Entry[] | undefined | null {
-  const [embeds, setEmbeds] = useState<SavedEmbed[] | undefined | null>(undefined);
+/** Everything saved, ready to be searched. */
+export interface Shelved extends Omit<Stock, 'embeds'> {
+  entries: Entry[];
+}
+
+/** Undefined until something has come, null where this window keeps nothing. */
+export function useShelf(): Shelved | undefined | null {
+  const [stock, setStock] = useState<Stock | undefined | null>(undefined);
   const cards = useAppSelector(selectCards);
   const sites = useAppSelector(selectSites);
   useEffect(
     () =>
-      watchEmbeds(setEmbeds, () => {
-        setEmbeds((before) => before ?? null);
+      watchEmbeds(setStock, () => {
+        setStock((before) => before ?? null);
       }),
     [],
   );
-  return useMemo(() => {
+  const entryFor = useMemo(() => {
     const hosts = new Map(cards.map(({ id, name }) => [id, name]));
     const places = new Map(sites.map(({ id, name }) => [id, name]));
-    const names = { host: (id: string) => hosts.get(id) ?? id, site: (id: string) => places.get(id) ?? '' };
-    return embeds?.map((embed) => entryOf(embed, names)) ?? (embeds as undefined | null);
-  }, [embeds, cards, sites]);
+    return entryMaker({ host: (id) => hosts.get(id) ?? id, site: (id) => places.get(id) ?? '' });
+  }, [cards, sites]);
+  return useMemo(() => {
+    if (!stock) return stock;
+    const { embeds, ...rest } = stock;
+    return { ...rest, entries: embeds.map(entryFor) };
+  }, [stock, entryFor]);
+}
+
+/** Entries under these names; an embed that has not changed keeps its own. */
+function entryMaker(names: Names): (embed: SavedEmbed) => Entry {
+  const made = new WeakMap<SavedEmbed, Entry>();
+  return (embed) => {
+    const entry = made.get(embed) ?? entryOf(embed, names);
+    made.set(embed, entry);
+    return entry;
+  };
 }
