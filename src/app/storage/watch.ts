@@ -43,17 +43,21 @@ export function watchEmbeds(show: (stock: Stock) => void, failed: (error: unknow
   };
 
   const readAll = async (): Promise<void> => {
-    const first = await database.embeds.orderBy('changed').reverse().limit(FIRST).toArray();
+    const [first, count] = await Promise.all([
+      database.embeds.orderBy('changed').reverse().limit(FIRST).toArray(),
+      database.embeds.count(),
+    ]);
     for (const row of first) take(row.id, row);
+    tell(count, first.length === count);
+    if (first.length === count) return;
     const ids = await database.embeds.toCollection().primaryKeys();
     const rest = ids.filter((id) => !knows(id));
-    tell(ids.length, rest.length === 0);
     for (let at = 0; at < rest.length && !ended; at += PIECE) {
       const piece = rest.slice(at, at + PIECE);
       (await database.embeds.bulkGet(piece)).forEach((row, i) => take(piece[i]!, row));
       await new Promise((done) => setTimeout(done, 0));
     }
-    if (rest.length > 0) tell(ids.length, true);
+    tell(ids.length, true);
   };
   const changes = liveQuery(async () => {
     const [ids, changed] = await Promise.all([
