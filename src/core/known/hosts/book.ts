@@ -70,6 +70,8 @@ export interface CompiledCard {
   tracking: ReadonlySet<string>;
   /** Ids of the link forms that are frame addresses. */
   framedForms: ReadonlySet<string>;
+  /** Its link forms, most specific first. */
+  forms: () => readonly CompiledForm[];
 }
 
 export interface HostEntry {
@@ -98,33 +100,87 @@ export interface CodeTarget {
   target: CompiledTarget;
 }
 
+/** Found by name in constant time. */
+interface Lookup<Found> {
+  get: (name: string) => Found | undefined;
+  has: (name: string) => boolean;
+}
+
 /** All cards, ready for recognition. Found by host name (with port) in constant time. */
 export interface HostBook {
   /** By the address of the script, without scheme. */
-  byScript: ReadonlyMap<string, readonly CodeTarget[]>;
-  byShortcode: ReadonlyMap<string, readonly CodeTarget[]>;
-  byHost: ReadonlyMap<string, readonly HostEntry[]>;
-  byId: ReadonlyMap<string, CompiledCard>;
+  byScript: Lookup<readonly CodeTarget[]>;
+  byShortcode: Lookup<readonly CodeTarget[]>;
+  byHost: Lookup<readonly HostEntry[]>;
+  byId: Lookup<CompiledCard>;
 }
 
-/** Compiles cards that have passed the schema. Of two cards with one id, the later one holds. */
+/**
+ * A book of cards that have passed the schema. Of two cards with one id, the later one holds. A card is compiled when
+ * something of its host first comes, so that a book of many thousands costs no more than the hosts that are met.
+ */
 export function makeBook(cards: readonly HostCard[]): HostBook {
-  const byId = new Map(cards.map((card) => [card.id, compileCard(card)]));
-  const byHost = new Map<string, HostEntry[]>();
-  for (const compiled of byId.values()) {
-    const forms = compiled.card.links.map((form) => compileForm(compiled, form)).sort((a, b) => b.specificity - a.specificity);
-    for (const [group, addresses] of Object.entries(compiled.card.origins) as [OriginGroup, string[]][])
-      for (const address of addresses) {
-        const entry = makeEntry(
-          compiled,
-          group,
-          forms.filter((f) => f.form.on.includes(group)),
-        );
-        const host = address.replace(/^https?:\/\//, '');
-        byHost.set(host, [...(byHost.get(host) ?? []), entry]);
-      }
+  const known = new Map(cards.map((card) => [card.id, card]));
+  const byId = compiledOnce([...known], compileCard);
+  const [hosts, scripts, shortcodes] = [new Named<Placed>(), new Named<Placed>(), new Named<Placed>()];
+  for (const { id, origins, targets } of known.values()) {
+    for (const [group, addresses] of Object.entries(origins))
+      for (const address of addresses) hosts.add(address.replace(/^https?:\/\//, ''), { id, part: group });
+    for (const [part, { script, shortcode }] of Object.entries(targets)) {
+      if (script) scripts.add(scriptKey(script.src), { id, part });
+      if (shortcode) shortcodes.add(shortcode.name.toLowerCase(), { id, part });
+    }
   }
-  return { byHost, byId, ...codeTargets(byId.values()) };
+  const entryOf = ({ id, part }: Placed): HostEntry => {
+    const card = byId.get(id)!;
+    const group = part as OriginGroup;
+    return makeEntry(
+      card,
+      group,
+      card.forms().filter(({ form }) => form.on.includes(group)),
+    );
+  };
+  const targetOf = ({ id, part }: Placed): CodeTarget => ({ card: byId.get(id)!, target: byId.get(id)!.targets.get(part)! });
+  return {
+    byId,
+    byHost: compiledOnce(hosts.all, (places) => places.map(entryOf)),
+    byScript: compiledOnce(scripts.all, (places) => places.map(targetOf)),
+    byShortcode: compiledOnce(shortcodes.all, (places) => places.map(targetOf)),
+  };
+}
+
+/** A part of a card: a group of its origins, or one of its targets. */
+interface Placed {
+  id: string;
+  part: string;
+}
+
+/** Several things under one name, in the order in which they came. */
+class Named<Thing> {
+  readonly all = new Map<string, Thing[]>();
+  add(name: string, thing: Thing): void {
+    const before = this.all.get(name);
+    if (before) before.push(thing);
+    else this.all.set(name, [thing]);
+  }
+}
+
+/** What is made of each source when it is first asked for, and kept. */
+function compiledOnce<Source, Made>(sources: Iterable<[string, Source]>, make: (source: Source) => Made): Lookup<Made> {
+  const waiting = new Map(sources);
+  const made = new Map<string, Made>();
+  return {
+    has: (name) => waiting.has(name),
+    get: (name) => {
+      const before = made.get(name);
+      if (before !== undefined) return before;
+      const source = waiting.get(name);
+      if (source === undefined) return undefined;
+      const now = make(source);
+      made.set(name, now);
+      return now;
+    },
+  };
 }
 
 /** The address of a script, in whichever scheme it is loaded. */
@@ -135,20 +191,6 @@ export const isStrange =
   ({ byScript }: HostBook) =>
   ({ address }: Running): boolean =>
     address === undefined || !byScript.has(scriptKey(address));
-
-function codeTargets(cards: Iterable<CompiledCard>): Pick<HostBook, 'byScript' | 'byShortcode'> {
-  const byScript = new Map<string, CodeTarget[]>();
-  const byShortcode = new Map<string, CodeTarget[]>();
-  const add = (map: Map<string, CodeTarget[]>, key: string | undefined, found: CodeTarget): void => {
-    if (key !== undefined) map.set(key, [...(map.get(key) ?? []), found]);
-  };
-  for (const card of cards)
-    for (const target of card.targets.values()) {
-      add(byScript, target.target.script && scriptKey(target.target.script.src), { card, target });
-      add(byShortcode, target.target.shortcode?.name.toLowerCase(), { card, target });
-    }
-  return { byScript, byShortcode };
-}
 
 function makeEntry(card: CompiledCard, group: OriginGroup, forms: readonly CompiledForm[]): HostEntry {
   const segmentOf = (form: CompiledForm): string => firstSegment(form.form.path);
@@ -168,8 +210,10 @@ export const isHonoured = (setting: CardSetting | undefined): setting is Honoure
 
 function compileCard(card: HostCard): CompiledCard {
   const settings = Object.entries(card.settings) as [SettingId, CardSetting][];
-  return {
+  let forms: readonly CompiledForm[] | undefined;
+  const compiled: CompiledCard = {
     card,
+    forms: () => (forms ??= card.links.map((form) => compileForm(compiled, form)).sort((a, b) => b.specificity - a.specificity)),
     shapes: new Map(Object.entries(card.identifiers).map(([name, { shape }]) => [name, compileShape(shape)])),
     sampled: Object.entries(card.identifiers).flatMap(([name, { samples }]) => (samples.length > 0 ? [name] : [])),
     targets: new Map(Object.entries(card.targets).map(([name, target]) => [name, compileTarget(card, name, target)])),
@@ -183,6 +227,7 @@ function compileCard(card: HostCard): CompiledCard {
     tracking: new Set(card.tracking),
     framedForms: new Set(card.links.filter((form) => form.framed).map((form) => form.id)),
   };
+  return compiled;
 }
 
 function compileTarget(card: HostCard, name: string, target: Target): CompiledTarget {
