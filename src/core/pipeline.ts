@@ -85,8 +85,8 @@ function withoutRunningAttributes(item: Item): Item {
 
 /** Step 5. */
 function checked({ item, settings, plan: planned, code }: Omit<Embed, 'findings' | 'asked'>, context: Context): Embed {
-  const instead = offeredInstead((form) => written({ item, settings, form }, context).code.text);
-  const simpler = instead.filter(({ form }) => form !== USUAL_FORM);
+  const codeIn = (form: CodeFormId): string => written({ item, settings, form }, context).code.text;
+  const simpler = () => offeredInstead(codeIn).filter(({ form }) => form !== USUAL_FORM);
   const findings = check({ ...context, item, settings, plan: planned, code, simpler });
   return { item, settings, plan: planned, code, findings, asked: answered(context.reached) };
 }

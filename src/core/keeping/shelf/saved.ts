@@ -36,10 +36,13 @@ export const factsSchema = z.object({
   cover: webAddress.optional(),
 });
 
+const FACTS = Object.keys(factsSchema.shape) as (keyof typeof factsSchema.shape)[];
+
 /** What of the facts can be kept; whatever cannot is left. */
 export function factsKept(facts: Facts): z.infer<typeof factsSchema> {
-  const fields = Object.entries(factsSchema.shape).flatMap(([name, schema]) => {
-    const read = schema.safeParse(facts[name as keyof typeof factsSchema.shape]);
+  const fields = FACTS.flatMap((name) => {
+    if (facts[name] === undefined) return [];
+    const read = factsSchema.shape[name].safeParse(facts[name]);
     return read.success && read.data !== undefined ? [[name, read.data] as const] : [];
   });
   return Object.fromEntries(fields);

@@ -7,7 +7,7 @@ import type { Site } from '../../model/site.ts';
 import { parseValue } from '../../model/values.ts';
 import { bringIn } from '../../pipeline.ts';
 import type { HostBook } from '../../known/hosts/book.ts';
-import { isSettingId, settingOf } from '../../known/settings/list.ts';
+import { isSettingId, settingOf, type Settings } from '../../known/settings/list.ts';
 import { chosenOf, embedOf } from '../../keeping/shelf/embedOf.ts';
 import { recordOf, type Made } from '../../keeping/shelf/record.ts';
 import { MOST, tagsIn } from '../../keeping/shelf/saved.ts';
@@ -115,16 +115,21 @@ function takeChecked(read: Cells, { role, cell, sites }: { role: Role; cell: str
 /** The work that a row asks for: its own words, over those for all, over the house style of its site. */
 export function workOf(id: string, cells: Cells, { book, sites, styles, site, forAll }: BatchSettings): Work {
   const place = sites.find((one) => one.id === (cells.site ?? site)) ?? sites[0];
-  const { item } = chosenOf(bringIn(cells.text, book));
   return {
     ...emptyWork(place?.id ?? '', id),
     text: cells.text,
     changes: { ...forAll, ...cells.changes },
     form: place && isCodeForm(place.form) ? place.form : USUAL_FORM,
-    style: item && place ? styleFor(styles[place.id], item.kind) : {},
+    style: place ? styleOf(cells.text, styles[place.id], book) : {},
     out: cells.out,
     pageOut: cells.pageOut,
   };
+}
+
+/** What the house style says of the kind of item; nothing is recognised where there is none. */
+function styleOf(text: string, style: HouseStyle | undefined, book: BatchSettings['book']): Settings {
+  const item = style && chosenOf(bringIn(text, book)).item;
+  return item ? styleFor(style, item.kind) : {};
 }
 
 /** The row of a work: made, checked, and sorted by whether it needs somebody. */

@@ -16,7 +16,7 @@ export interface Checked extends Context {
   plan: Plan;
   code: Code;
   /** The same in forms that do without one thing or another that page editors take out, the best first. */
-  simpler: readonly { form: string; code: () => string }[];
+  simpler: () => readonly { form: string; code: () => string }[];
 }
 
 export type Found = Omit<Finding, 'code' | 'severity'>;

@@ -15,7 +15,7 @@ export const strippedBySite = defineCheck({
     const lost = lostOf(code.text, site);
     if (lost.length === 0) return NOTHING;
     const names = lost.map((loss) => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : 'iframe'));
-    const kept = simpler.filter(({ form }) => site.keeps.length === 0 || site.keeps.includes(form));
+    const kept = simpler().filter(({ form }) => site.keeps.length === 0 || site.keeps.includes(form));
     const form = kept.find((one) => lostOf(one.code(), site).length === 0)?.form;
     return [
       {
