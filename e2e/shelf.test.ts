@@ -180,15 +180,18 @@ test('a small picture that comes late is shown when it comes', () =>
 
 describe('a store without room', () => {
   /** Lets the browser's store refuse every write, as a full disk does (Indexed Database API 3.0, QuotaExceededError). */
-  const fill = (page: Page, full: boolean): Promise<void> =>
-    page.evaluate((on: boolean) => {
-      const kept = window as { put?: PropertyDescriptor };
-      kept.put ??= Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put')!;
-      const refuse = (): never => {
-        throw new DOMException('no room', 'QuotaExceededError');
-      };
-      Object.defineProperty(IDBObjectStore.prototype, 'put', on ? { ...kept.put, value: refuse } : kept.put);
-    }, full);
+  const refuseWrites = (on: boolean): void => {
+    const kept = globalThis as { put?: PropertyDescriptor };
+    kept.put ??= Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put')!;
+    const value = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+    Object.defineProperty(IDBObjectStore.prototype, 'put', on ? { ...kept.put, value } : kept.put);
+  };
+  /** On the page, and in the workers that it has. */
+  const fill = async (page: Page, full: boolean): Promise<void> => {
+    for (const place of [page, ...page.workers()]) await place.evaluate(refuseWrites, full);
+  };
 
   const embeds = async (page: Page): Promise<unknown> => (await dumpStore(page)).embeds;
 
@@ -227,6 +230,8 @@ describe('a store without room', () => {
       }
       await press(page, 'button', 'Bundles');
       await giveFile(page, 'Bring a bundle in', bundle.path);
+      await find(page, 'button', 'Take 2 in');
+      await fill(page, true);
       await press(page, 'button', 'Take 2 in');
       await waitForText(page, 'The browser has no room for this. Nothing of it was written');
       expect(await embeds(page)).toEqual([]);

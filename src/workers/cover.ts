@@ -1,13 +1,11 @@
-import type { CoverMade, CoverWanted } from './messages.ts';
+import { expose } from 'comlink';
+import type { CoverMade, CoverMaker, CoverWanted } from './messages.ts';
 
 /** Crops, scales and encodes a cover picture, away from the screen's own thread. */
 const QUALITIES = [0.82, 0.7, 0.58, 0.45, 0.32, 0.2];
 
-addEventListener('message', ({ data }: MessageEvent<CoverWanted>) => {
-  void make(data)
-    .catch((): CoverMade => ({ failed: true }))
-    .then((made) => postMessage(made));
-});
+const maker: CoverMaker = { make: (wanted) => make(wanted).catch((): CoverMade => ({ failed: true })) };
+expose(maker);
 
 async function make({ picture, crop, size, type, most }: CoverWanted): Promise<CoverMade> {
   const bitmap = await createImageBitmap(picture, crop.left, crop.top, crop.width, crop.height);

@@ -6,7 +6,6 @@ import type { SettingsFix } from '../core/model/plan.ts';
 import type { Site } from '../core/model/site.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import type { HouseStyle } from '../core/known/styles/style.ts';
-import type { Bundle, Unpacked } from '../core/keeping/bundle/bundle.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
 
 /** What the page asks of the worker that makes covers. */
@@ -22,10 +21,10 @@ export interface CoverWanted {
 /** The cover as a `data:` address with its weight in bytes, or that the picture could not be read. */
 export type CoverMade = { address: string; bytes: number } | { failed: true };
 
-/** What is asked of the worker that packs and unpacks bundles. */
-export type BundleAsked = { pack: Bundle } | { unpack: Uint8Array };
-
-export type BundleAnswer = { packed: Uint8Array<ArrayBuffer> } | Unpacked;
+/** What the worker that makes covers can be asked. */
+export interface CoverMaker {
+  make: (wanted: CoverWanted) => Promise<CoverMade>;
+}
 
 /** What a batch is made of: everything that the worker needs to know. */
 export interface BatchBegun {

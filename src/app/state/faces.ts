@@ -1,5 +1,5 @@
 import { cropTo } from '../../core/model/crop.ts';
-import type { CoverMade } from '../../workers/messages.ts';
+import type { CoverMaker } from '../../workers/messages.ts';
 import { askWorker } from '../askWorker.ts';
 import { findPictures, savePicture } from '../storage/embeds.ts';
 import { loadPicture } from './world.ts';
@@ -17,6 +17,8 @@ export async function keepFace(id: string, cover: string): Promise<void> {
   const crop = cropTo(bitmap, '16:9', { x: 0.5, y: 0.5 });
   bitmap.close();
   const worker = (): Worker => new Worker(new URL('../../workers/cover.ts', import.meta.url), { type: 'module' });
-  const made = await askWorker<CoverMade>(worker, { picture, crop, size: FACE, type: 'image/webp', most: MOST });
+  const made = await askWorker<CoverMaker>(worker)((maker) =>
+    maker.make({ picture, crop, size: FACE, type: 'image/webp', most: MOST }),
+  );
   if (!('failed' in made)) await savePicture({ id, address: made.address });
 }

@@ -23,7 +23,11 @@ const PIECE = 400;
  * another. They are read and checked in pieces, and later only what is new, so that the screen stays free, and a shelf of
  * many thousands follows each change at once. Gives what ends it.
  */
-export function watchEmbeds(show: (stock: Stock) => void, failed: (error: unknown) => void): () => void {
+export function watchEmbeds(
+  show: (stock: Stock) => void,
+  failed: (error: unknown) => void,
+  prepare: (embed: SavedEmbed) => void = () => undefined,
+): () => void {
   const good = new Map<string, SavedEmbed>();
   const bad = new Map<string, unknown>();
   let ended = false;
@@ -32,8 +36,10 @@ export function watchEmbeds(show: (stock: Stock) => void, failed: (error: unknow
     const embed = savedSchema.safeParse(row).data;
     good.delete(id);
     bad.delete(id);
-    if (embed) good.set(id, embed);
-    else bad.set(id, row);
+    if (embed) {
+      good.set(id, embed);
+      prepare(embed);
+    } else bad.set(id, row);
     latest = Math.max(latest, embed?.changed ?? 0);
   };
   const knows = (id: string): boolean => good.has(id) || bad.has(id);
@@ -52,35 +58,39 @@ export function watchEmbeds(show: (stock: Stock) => void, failed: (error: unknow
     if (first.length === count) return;
     const ids = await database.embeds.toCollection().primaryKeys();
     const rest = ids.filter((id) => !knows(id));
-    for (let at = 0; at < rest.length && !ended; at += PIECE) {
-      const piece = rest.slice(at, at + PIECE);
-      (await database.embeds.bulkGet(piece)).forEach((row, i) => take(piece[i]!, row));
-      await new Promise((done) => setTimeout(done, 0));
-    }
+    await readPieces(rest, take);
     tell(ids.length, true);
   };
   const changes = liveQuery(async () => {
     const [ids, changed] = await Promise.all([
       database.embeds.toCollection().primaryKeys(),
-      database.embeds.where('changed').aboveOrEqual(latest).toArray(),
+      database.embeds.where('changed').aboveOrEqual(latest).primaryKeys(),
     ]);
     return { ids, changed };
   });
-  const follow = async ({ ids, changed }: { ids: string[]; changed: SavedEmbed[] }): Promise<void> => {
+  const follow = async ({ ids, changed }: { ids: string[]; changed: string[] }): Promise<void> => {
     const there = new Set(ids);
     const gone = [...good.keys(), ...bad.keys()].filter((id) => !there.has(id));
     const missing = ids.filter((id) => !knows(id));
-    const differing = changed.filter(
-      (row) => JSON.stringify(good.get(row.id)) !== JSON.stringify(savedSchema.safeParse(row).data),
-    );
-    if (missing.length + gone.length + differing.length === 0) return;
-    (await database.embeds.bulkGet(missing)).forEach((row, i) => take(missing[i]!, row));
-    for (const row of differing) take(row.id, row);
+    let differing = 0;
+    await readPieces([...missing, ...changed.filter(knows)], (id, row) => {
+      const before = JSON.stringify(good.get(id));
+      take(id, row);
+      if (before !== JSON.stringify(good.get(id))) differing++;
+    });
+    if (missing.length + gone.length + differing === 0) return;
     for (const id of gone) {
       good.delete(id);
       bad.delete(id);
     }
     tell(ids.length, true);
+  };
+  const readPieces = async (ids: readonly string[], each: (id: string, row: unknown) => void): Promise<void> => {
+    for (let at = 0; at < ids.length && !ended; at += PIECE) {
+      const piece = ids.slice(at, at + PIECE);
+      (await database.embeds.bulkGet(piece)).forEach((row, i) => row && each(piece[i]!, row));
+      if (ids.length > PIECE) await new Promise((done) => setTimeout(done, 0));
+    }
   };
   let following: { unsubscribe: () => void } | undefined;
   readAll()

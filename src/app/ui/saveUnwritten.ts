@@ -1,6 +1,7 @@
+import type { Bundle } from '../../core/keeping/bundle/bundle.ts';
 import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
 import type { Made } from '../../core/keeping/shelf/record.ts';
-import type { BundleAnswer } from '../../workers/messages.ts';
+import type { Bundler } from '../../workers/bundle.ts';
 import { askWorker } from '../askWorker.ts';
 import { saveFile } from './files.ts';
 
@@ -12,7 +13,7 @@ export async function saveUnwritten(works: readonly Made[]): Promise<void> {
   const kept = { made: now.getTime(), changed: now.getTime(), stage: 'draft' as const, tags: [], placed: [], revision: 1 };
   const none = { versions: [], pictures: [], proofs: [], backs: [], sites: [], styles: [], cards: [], preferences: [] };
   const embeds = works.map((made) => ({ ...made, kind: made.kind, ...kept }));
-  const bundle = { format: 'refenestra-bundle' as const, version: BUNDLE_VERSION, made: now.toISOString(), embeds, ...none };
-  const answer = await askWorker<BundleAnswer>(worker, { pack: bundle });
-  if ('packed' in answer) saveFile(`refenestra-unsaved-${now.toISOString().slice(0, 10)}.zip`, answer.packed, 'application/zip');
+  const bundle: Bundle = { format: 'refenestra-bundle', version: BUNDLE_VERSION, made: now.toISOString(), embeds, ...none };
+  const packed = await askWorker<Bundler>(worker)((bundler) => bundler.pack(bundle));
+  saveFile(`refenestra-unsaved-${now.toISOString().slice(0, 10)}.zip`, packed, 'application/zip');
 }

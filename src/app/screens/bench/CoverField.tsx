@@ -1,8 +1,9 @@
 import './cover.css';
 import { Button } from '@mui/material';
-import { useEffect, useRef, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import { useEffect, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
-import type { CoverMade, CoverWanted } from '../../../workers/messages.ts';
+import { openWorker } from '../../askWorker.ts';
+import type { CoverMade, CoverMaker, CoverWanted } from '../../../workers/messages.ts';
 import { boxHeight } from '../../../core/model/box.ts';
 import { selectEmbed, selectFacts } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -175,15 +176,18 @@ const sayWeight = (bytes: number): string => `${Math.max(1, Math.round(bytes / 1
 /** The encoded cover, made anew in a worker whenever something of it changes; null while it is being made. */
 function useCover(picture: Blob, { crop, size, type }: Pick<CoverWanted, 'crop' | 'size' | 'type'>): CoverMade | null {
   const [made, setMade] = useState<{ for: string; cover: CoverMade } | null>(null);
-  const worker = useRef<Worker | null>(null);
   const wanted = JSON.stringify({ crop, size, type });
-  useEffect(() => () => worker.current?.terminate(), []);
   useEffect(() => {
-    worker.current?.terminate();
-    const latest = new Worker(new URL('../../../workers/cover.ts', import.meta.url), { type: 'module' });
-    worker.current = latest;
-    latest.addEventListener('message', ({ data }: MessageEvent<CoverMade>) => setMade({ for: wanted, cover: data }));
-    latest.postMessage({ picture, ...(JSON.parse(wanted) as Pick<CoverWanted, 'crop' | 'size' | 'type'>), most: MOST });
+    const { ask, end } = openWorker<CoverMaker>(
+      new Worker(new URL('../../../workers/cover.ts', import.meta.url), { type: 'module' }),
+    );
+    const asked = { picture, ...(JSON.parse(wanted) as Pick<CoverWanted, 'crop' | 'size' | 'type'>), most: MOST };
+    // One that was ended, since another is wanted by now, has nothing to say.
+    ask((maker) => maker.make(asked)).then(
+      (cover) => setMade({ for: wanted, cover }),
+      () => undefined,
+    );
+    return end;
   }, [picture, wanted]);
   return made?.for === wanted ? made.cover : null;
 }

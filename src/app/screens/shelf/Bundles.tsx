@@ -2,14 +2,14 @@ import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState, type ChangeEvent, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import type { Bundle } from '../../../core/keeping/bundle/bundle.ts';
-import { planMerge, stepKey, type Step } from '../../../core/keeping/bundle/merge.ts';
+import { transfer } from 'comlink';
+import { stepKey, type Step } from '../../../core/keeping/bundle/merge.ts';
 import { sayBundleRefusal, sayDamaged, sayStorageTrouble } from '../../../messages/shelf.ts';
-import type { BundleAnswer } from '../../../workers/messages.ts';
-import { askWorker } from '../../askWorker.ts';
+import type { Bundler, Looked } from '../../../workers/bundle.ts';
+import { openWorker } from '../../askWorker.ts';
 import { readTheme } from '../../state/readTheme.ts';
 import type { Store } from '../../state/store.ts';
-import { changedSinceBundle, gather, lastBundle, noteBundle, presentThings, takeIn } from '../../storage/bundles.ts';
+import { changedSinceBundle, lastBundle, noteBundle } from '../../storage/bundles.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 
@@ -19,15 +19,16 @@ const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });
 /** Everything, or what is chosen, in one file; and such a file taken in again, after it was seen what that would do. */
 export function Bundles({ chosen, close }: { chosen: readonly string[]; close: () => void }): ReactElement {
   const [said, setSaid] = useState('');
-  const [incoming, setIncoming] = useState<{ bundle: Bundle; steps: Step[]; damaged: readonly string[] } | null>(null);
+  const [incoming, setIncoming] = useState<Looked | null>(null);
+  const [bundler] = useState(() => openWorker<Bundler>(worker()));
+  useEffect(() => bundler.end, [bundler]);
   const since = useLiveQuery(() => Promise.all([lastBundle(), changedSinceBundle()]));
   const store = useStore() as Store;
   const save = async (ids: readonly string[] | null): Promise<void> => {
     setSaid('Packing …');
     const now = new Date();
-    const answer = await askWorker<BundleAnswer>(worker, { pack: await gather(ids, now) });
-    if (!('packed' in answer)) return;
-    saveFile(`refenestra-${now.toISOString().slice(0, 10)}.zip`, answer.packed, 'application/zip');
+    const packed = await bundler.ask((one) => one.save(ids, now.getTime()));
+    saveFile(`refenestra-${now.toISOString().slice(0, 10)}.zip`, packed, 'application/zip');
     setSaid('The bundle is saved.');
     // A store without room cannot note it, and that is when a bundle is needed most.
     if (ids === null) await noteBundle(now.getTime()).catch(() => undefined);
@@ -38,19 +39,19 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     if (!file) return;
     setIncoming(null);
     setSaid('Looking into the bundle …');
-    const answer = await askWorker<BundleAnswer>(worker, { unpack: new Uint8Array(await file.arrayBuffer()) });
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const looked = await bundler.ask((one) => one.look(transfer(bytes, [bytes.buffer])));
     field.value = '';
-    if ('refusal' in answer) setSaid(`${sayBundleRefusal(answer.refusal)} Nothing was taken.`);
-    if ('bundle' in answer) {
-      const steps = planMerge(answer.bundle, await presentThings());
-      setIncoming({ bundle: answer.bundle, steps, damaged: answer.damaged });
+    if (looked.refusal) setSaid(`${sayBundleRefusal(looked.refusal)} Nothing was taken.`);
+    else {
+      setIncoming(looked);
       setSaid('');
     }
   };
   const take = async (steps: ReadonlySet<string>): Promise<void> => {
     if (!incoming) return;
     setSaid('Taking it in …');
-    await takeIn(incoming.bundle, steps);
+    await bundler.ask((one) => one.take([...steps]));
     await readTheme(store);
     setIncoming(null);
     setSaid(`${steps.size} ${steps.size === 1 ? 'thing is' : 'things are'} taken in.`);

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { entryOf, type Entry, type Names } from '../../../core/keeping/shelf/search.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
@@ -15,18 +15,22 @@ export function useShelf(): Shelved | undefined | null {
   const [stock, setStock] = useState<Stock | undefined | null>(undefined);
   const cards = useAppSelector(selectCards);
   const sites = useAppSelector(selectSites);
-  useEffect(
-    () =>
-      watchEmbeds(setStock, () => {
-        setStock((before) => before ?? null);
-      }),
-    [],
-  );
   const entryFor = useMemo(() => {
     const hosts = new Map(cards.map(({ id, name }) => [id, name]));
     const places = new Map(sites.map(({ id, name }) => [id, name]));
     return entryMaker({ host: (id) => hosts.get(id) ?? id, site: (id) => places.get(id) ?? '' });
   }, [cards, sites]);
+  const latest = useRef(entryFor);
+  useEffect(() => void (latest.current = entryFor), [entryFor]);
+  useEffect(
+    () =>
+      watchEmbeds(
+        setStock,
+        () => setStock((before) => before ?? null),
+        (embed) => latest.current(embed),
+      ),
+    [],
+  );
   return useMemo(() => {
     if (!stock) return stock;
     const { embeds, ...rest } = stock;
