@@ -236,7 +236,9 @@ async function bundle(): Promise<void> {
   await goTo(page, `${server.address}/shelf`);
   await waitForText(page, 'Nothing is kept yet');
   await fill(page);
-  await waitForText(page, `${EMBEDS} embeds`);
+  await goTo(page, 'about:blank');
+  await goTo(page, `${server.address}/shelf`);
+  await page.waitForSelector('output[aria-busy="false"]');
   const tasks = await watchTasks(page);
   const told = async (what: string, from: number): Promise<void> => {
     const long = await tasks();
@@ -264,6 +266,7 @@ async function bundle(): Promise<void> {
   await press(other.page, 'button', `Take ${EMBEDS} in`);
   await waitForText(other.page, `${EMBEDS} things are taken in.`);
   await waitForText(other.page, `${EMBEDS} embeds`);
+  await other.page.waitForSelector('output[aria-busy="false"]');
   const long = [...looking, ...(await others())];
   line(
     `longest task while ${EMBEDS} embeds are looked through and taken in`,
