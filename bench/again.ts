@@ -6,6 +6,7 @@ import { launchBrowser } from '../e2e/browser.ts';
 import { find, goTo, newVisitor, press, startServer, waitForText } from '../e2e/driver.ts';
 import { forget, giveFile, savedBy } from '../e2e/files.ts';
 import { demoLinks } from '../e2e/world.ts';
+import { line } from './line.ts';
 import { sayDisturbed, watchDisturbance } from './disturbed.ts';
 import { scrollBy, type Scrolled } from './scroll.ts';
 
@@ -18,8 +19,6 @@ const MANY_ROWS = 50_000;
 const SPEEDS = [2400, 12_000];
 /** At each speed: a machine that others share drops a frame now and then whatever the page does. */
 const SCROLLS = 5;
-const line = (what: string, figure: string, note: string): void =>
-  console.log(`${what.padEnd(58)} ${figure.padStart(9)} ${note}`);
 const late = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!;
 
 const [server, browser] = await Promise.all([startServer(), launchBrowser()]);
@@ -87,7 +86,11 @@ async function shelf(): Promise<void> {
   const from = performance.now();
   await goTo(page, `${server.address}/shelf`);
   await page.waitForSelector('.shelf-row');
-  line(`the Shelf with ${EMBEDS} embeds, from its address to its first rows`, `${Math.round(performance.now() - from)} ms`, '');
+  line(`the Shelf with ${EMBEDS} embeds, from its address to its first rows`, {
+    figure: performance.now() - from,
+    most: 300,
+    unit: 'ms',
+  });
   const search = await find(page, 'searchbox', 'Search the Shelf');
   const answers = await search.evaluate(async (field) => {
     const input = field as HTMLInputElement;
@@ -113,7 +116,7 @@ async function shelf(): Promise<void> {
     return times;
   });
   if (Math.max(...answers) >= 2000) throw new Error('a search gave no new answer');
-  line('a search among them, from the key to the shown answer (95th)', `${late(answers).toFixed(1)} ms`, '(at most 50 ms)');
+  line('a search among them, from the key to the shown answer (95th)', { figure: late(answers), most: 50, unit: 'ms' });
   for (const speed of SPEEDS) {
     const disturbance = watchDisturbance();
     const scrolls: Scrolled[] = [];
@@ -121,12 +124,14 @@ async function shelf(): Promise<void> {
     const [dropped, drawn, unpainted] = (['dropped', 'drawn', 'unpainted'] as const).map((what) =>
       scrolls.map((one) => one[what]),
     );
-    line(
-      `frames dropped while the wheel scrolls at ${speed} px a second`,
-      `${dropped!.toSorted((a, b) => a - b)[Math.floor(SCROLLS / 2)]}`,
-      `(at most 0, in the middle one of ${SCROLLS} scrolls)  ${dropped!.join(', ')} of ${drawn!.join(', ')} drawn; ` +
+    line(`frames dropped while the wheel scrolls at ${speed} px a second`, {
+      figure: dropped!.toSorted((a, b) => a - b)[Math.floor(SCROLLS / 2)]!,
+      most: 0,
+      unit: '',
+      note:
+        `in the middle one of ${SCROLLS} scrolls: ${dropped!.join(', ')} of ${drawn!.join(', ')} drawn; ` +
         `${unpainted!.join(', ')} with a part unpainted; ${((disturbance() ?? 0) * 100).toFixed(0)} % of the machine with others`,
-    );
+    });
   }
   await context.close();
 }
@@ -172,21 +177,16 @@ async function batch(): Promise<void> {
   await goTo(page, `${server.address}/batch`);
   await find(page, 'button', 'Make the codes');
   await giveRows(page, ROWS);
-  await page.evaluate(() => {
-    const found: number[] = [];
-    new PerformanceObserver((list) => found.push(...list.getEntries().map(({ duration }) => duration))).observe({
-      entryTypes: ['longtask'],
-    });
-    Object.assign(window, { longTasks: found });
-  });
+  const watched = await watchTasks(page);
   const seconds = await makeRows(page, ROWS);
-  line(`${ROWS} rows in a batch`, `${Math.round(ROWS / seconds)}`, `rows a second, ${seconds.toFixed(1)} s in all`);
-  const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
-  line(
-    'longest task on the screen’s thread meanwhile',
-    tasks.length === 0 ? '< 50 ms' : `${Math.round(Math.max(...tasks))} ms`,
-    `(at most 50 ms)  ${tasks.length} longer than 50 ms`,
-  );
+  line(`${ROWS} rows in a batch, a second`, {
+    figure: ROWS / seconds,
+    least: 15_000,
+    unit: '',
+    note: `${seconds.toFixed(1)} s in all`,
+  });
+  const tasks = await watched();
+  tellLongest('longest task on the screen’s thread meanwhile', tasks);
   const few = await held(page);
   await press(page, 'button', 'New batch');
   await giveRows(page, MANY_ROWS);
@@ -198,11 +198,12 @@ async function batch(): Promise<void> {
     ...many.map((bytes, i) => (bytes - few[i]!) / (MANY_ROWS - ROWS)),
   ].map(Math.round) as [number, number, number];
   forget(table);
-  line(
-    `memory a row, from ${ROWS} rows to ${MANY_ROWS}`,
-    `${screen + worker - text} B`,
-    `beyond its texts (at most 400 B): ${screen} B on the screen, ${worker} B in the worker, ${text} B of it texts`,
-  );
+  line(`memory a row beyond its texts, from ${ROWS} rows to ${MANY_ROWS}`, {
+    figure: screen + worker - text,
+    most: 400,
+    unit: 'B',
+    note: `${screen} B on the screen, ${worker} B in the worker, ${text} B of it texts`,
+  });
   await press(page, 'button', 'New batch');
   await giveRows(page, ROWS);
   await press(page, 'button', 'Make the codes');
@@ -214,7 +215,7 @@ async function batch(): Promise<void> {
     while (!document.body.innerText.includes('Cancelled after')) await new Promise((done) => setTimeout(done, 2));
     return performance.now() - begun;
   });
-  line('from Cancel until it says so', `${Math.round(waited)} ms`, '(at most 100 ms)');
+  line('from Cancel until it says so', { figure: waited, most: 100, unit: 'ms' });
   await context.close();
 }
 
@@ -230,6 +231,15 @@ async function watchTasks(page: Page): Promise<() => Promise<number[]>> {
   return () => page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks.splice(0));
 }
 
+/** Tasks that are shorter than 50 ms are not told by browsers. */
+const tellLongest = (what: string, long: readonly number[]): void =>
+  line(what, {
+    figure: Math.max(0, ...long),
+    most: 50,
+    unit: 'ms',
+    note: long.length === 0 ? 'none as long as 50 ms' : `${long.length} longer than 50 ms`,
+  });
+
 /** A bundle of everything saved, looked through, and taken in where nothing is. */
 async function bundle(): Promise<void> {
   const { context, page } = await newVisitor(browser);
@@ -240,26 +250,15 @@ async function bundle(): Promise<void> {
   await goTo(page, `${server.address}/shelf`);
   await page.waitForSelector('output[aria-busy="false"]');
   const tasks = await watchTasks(page);
-  const told = async (what: string, from: number): Promise<void> => {
-    const long = await tasks();
-    const longest = long.length === 0 ? '< 50 ms' : `${Math.round(Math.max(...long))} ms`;
-    line(
-      `longest task of the screen while ${EMBEDS} embeds are ${what}`,
-      longest,
-      `(at most 50 ms)  ${((performance.now() - from) / 1000).toFixed(1)} s in all`,
-    );
-  };
   await press(page, 'button', 'Bundles');
-  let from = performance.now();
   const file = await savedBy(page, () => press(page, 'button', 'Save everything'));
-  await told('saved as a bundle', from);
+  tellLongest(`longest task while ${EMBEDS} embeds are saved as a bundle`, await tasks());
   await context.close();
   const other = await newVisitor(browser);
   await goTo(other.page, `${server.address}/shelf`);
   await waitForText(other.page, 'Nothing is kept yet');
   const others = await watchTasks(other.page);
   await press(other.page, 'button', 'Bundles');
-  from = performance.now();
   await giveFile(other.page, 'Bring a bundle in', file.path);
   await find(other.page, 'button', `Take ${EMBEDS} in`);
   const looking = await others();
@@ -267,12 +266,7 @@ async function bundle(): Promise<void> {
   await waitForText(other.page, `${EMBEDS} things are taken in.`);
   await waitForText(other.page, `${EMBEDS} embeds`);
   await other.page.waitForSelector('output[aria-busy="false"]');
-  const long = [...looking, ...(await others())];
-  line(
-    `longest task while ${EMBEDS} embeds are looked through and taken in`,
-    long.length === 0 ? '< 50 ms' : `${Math.round(Math.max(...long))} ms`,
-    `(at most 50 ms)  ${((performance.now() - from) / 1000).toFixed(1)} s in all; ${long.length} longer than 50 ms`,
-  );
+  tellLongest(`longest task while they are looked through and taken in`, [...looking, ...(await others())]);
   forget(file);
   await other.context.close();
 }

@@ -1,10 +1,12 @@
-import { bringIn, openBench } from '../e2e/bench.ts';
+import { bringIn, choose, openBench } from '../e2e/bench.ts';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, newVisitor, startServer, waitForText } from '../e2e/driver.ts';
+import { line } from './line.ts';
 import { sayDisturbed } from './disturbed.ts';
 
 /** Steps of a handle; the first few compile what runs. */
 const STEPS = { warm: 30, counted: 300 };
+const CHANGES = 100;
 
 /**
  * Milliseconds of the screen's thread for one step of the handle for width, at the 95th percentile: from the key to
@@ -41,9 +43,40 @@ const times = await handle.evaluate(async (slider, { warm, counted }) => {
 }, STEPS);
 const same = await preview.$eval('.slot iframe', (frame) => 'marked' in frame);
 const [middle, late] = [0.5, 0.95].map((share) => times[Math.floor(times.length * share)]!);
-console.log(
-  `${'a step of the handle for width, in the browser (95th)'.padEnd(58)} ${late!.toFixed(2).padStart(6)} ms (at most 16 ms)  half of them ${middle!.toFixed(2)} ms; player ${same ? 'not reloaded' : 'RELOADED'}`,
-);
+line('a step of the handle for width, on the screen’s thread (95th)', {
+  figure: late!,
+  most: 16,
+  unit: 'ms',
+  note: `half of them ${middle!.toFixed(2)} ms; player ${same ? 'not reloaded' : 'RELOADED'}`,
+});
+
+/** Undo and redo change one setting each: from the press until what came of it has been painted. */
+await choose(page, 'waits for a press', 'Autoplay', 'on');
+await new Promise((done) => setTimeout(done, 2000));
+const paints = await page.evaluate(async (count) => {
+  const measured: number[] = [];
+  for (let i = 0; i < count; i++) {
+    const button = document.querySelector<HTMLButtonElement>(`button[aria-label^="${i % 2 === 0 ? 'Undo' : 'Redo'}"]`)!;
+    const from = performance.now();
+    button.click();
+    await new Promise((done) =>
+      requestAnimationFrame(() => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = done;
+        port2.postMessage(null);
+      }),
+    );
+    measured.push(performance.now() - from);
+    await new Promise((done) => setTimeout(done, 200));
+  }
+  return measured.sort((a, b) => a - b);
+}, CHANGES);
+line('a setting changed, from the press to the next paint (95th)', {
+  figure: paints[Math.floor(CHANGES * 0.95)]!,
+  most: 33,
+  unit: 'ms',
+  note: `half of them ${paints[CHANGES / 2]!.toFixed(1)} ms`,
+});
 sayDisturbed();
 await browser.close();
 await server.stop();

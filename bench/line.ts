@@ -12,5 +12,7 @@ export function line(what: string, { figure, most, least, unit, note = '' }: Mea
   const holds = most === undefined ? figure >= least! : figure <= most;
   const digits = figure < 10 ? 2 : figure < 100 ? 1 : 0;
   const shown = [figure.toFixed(digits), unit].join(' ').trim();
-  console.log(`${holds ? 'holds ' : 'MISSED'}  ${what.padEnd(62)} ${shown.padStart(12)}  ${`${limit} ${unit}`.trim().padEnd(18)} ${note}`);
+  console.log(
+    `${holds ? 'holds ' : 'MISSED'}  ${what.padEnd(62)} ${shown.padStart(12)}  ${`${limit} ${unit}`.trim().padEnd(18)} ${note}`,
+  );
 }

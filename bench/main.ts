@@ -1,11 +1,13 @@
 import { Tokenizer } from 'htmlparser2';
 import { makeBook, type HostBook } from '../src/core/known/hosts/book.ts';
 import type { HostCard } from '../src/core/known/hosts/card.ts';
+import { compileShape } from '../src/core/known/hosts/shape.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { plan } from '../src/core/steps/plan/plan.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../src/core/pipeline.ts';
 import type { Settings } from '../src/core/known/settings/list.ts';
 import { write } from '../src/core/steps/write/write.ts';
+import { line } from './line.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 
 /** Prints the figures that the product promises, each a ratio of two measurements in this one run. */
@@ -35,11 +37,11 @@ const links = Array.from({ length: LINKS }, (_, i) => {
   return `${link}${link.includes('?') ? '&' : '?'}n=${i}`;
 });
 
-const parse = (): void => {
-  for (const link of links) sink += new URL(link).href.length;
+const parse = (some: readonly string[]) => (): void => {
+  for (const link of some) sink += new URL(link).href.length;
 };
-const pipeline = (cardsOf: HostBook) => (): void => {
-  for (const link of links) {
+const pipeline = (cardsOf: HostBook, some: readonly string[]) => (): void => {
+  for (const link of some) {
     const { item } = bringIn(link, cardsOf)[0]!;
     if (!item) throw new Error(`not recognised: ${link}`);
     sink += write({ item, plan: plan(item, item.settings, { book: cardsOf, site: null }), site: null, facts: {} }, 'responsive')
@@ -96,16 +98,29 @@ function tokenise(page: string): void {
   tokenizer.end();
 }
 
-function print(what: string, figure: number, promised: number, detail: string): void {
-  console.log(`${what.padEnd(58)} ${figure.toFixed(2).padStart(6)} ×  (at most ${promised} ×)  ${detail}`);
-}
-
 const perLink = (ms: number): string => `${((ms * 1000) / LINKS).toFixed(2)} µs a link`;
-const wide = makeBook(manyCards(10_000));
-pipeline(book)();
-const [bare, few, many] = fastest(ROUNDS.links, parse, pipeline(book), pipeline(wide)) as [number, number, number];
-print(`read, recognise, plan and write ${LINKS} links`, few / bare, 10, `${perLink(few)}; new URL() ${perLink(bare)}`);
-print('the same with 10,000 cards more in the book', many / few, 1.2, perLink(many));
+const crowd = manyCards(10_000);
+const [compiling] = fastest(3, () => void makeBook(crowd)) as [number];
+const wide = makeBook(crowd);
+const plain = links.map((link) => link.replace(/[?#].*$/, '')).filter((link) => bringIn(link, book)[0]!.item);
+pipeline(book, links)();
+const [bare, few, many, tidyBare, tidy] = fastest(
+  ROUNDS.links,
+  parse(links),
+  pipeline(book, links),
+  pipeline(wide, links),
+  parse(plain),
+  pipeline(book, plain),
+) as [number, number, number, number, number];
+line(`read, recognise, plan and write ${LINKS} links, against new URL()`, {
+  figure: few / bare,
+  most: 10,
+  unit: '×',
+  note: `${perLink(few)}; new URL() ${perLink(bare)}`,
+});
+line('the same of links without settings', { figure: tidy / tidyBare, most: 6, unit: '×', note: perLink(tidy) });
+line('the same with 10,000 cards more in the book', { figure: many / few, most: 1.2, unit: '×', note: perLink(many) });
+line('a book of 10,000 cards compiled', { figure: compiling, most: 300, unit: 'ms' });
 
 const page = bigPage();
 const found = bringIn(page, book).length;
@@ -113,12 +128,12 @@ const readPage = (): void => {
   sink += bringIn(page, book).length;
 };
 const [tokens, reading] = fastest(ROUNDS.page, () => tokenise(page), readPage) as [number, number];
-print(
-  `find and read ${found} embeds in a page of ${(page.length / 1e6).toFixed(1)} MB`,
-  reading / tokens,
-  1.5,
-  `${reading.toFixed(1)} ms; tokenising ${tokens.toFixed(1)} ms`,
-);
+line(`find and read ${found} embeds in a page of ${(page.length / 1e6).toFixed(1)} MB, against tokenising`, {
+  figure: reading / tokens,
+  most: 1.5,
+  unit: '×',
+  note: `${reading.toFixed(1)} ms; tokenising ${tokens.toFixed(1)} ms`,
+});
 /** The 95th percentile of many changes of one setting, in milliseconds: plan, code, map and checks anew. */
 function changing(make: (settings: Settings) => { findings: readonly unknown[] }): number {
   const times: number[] = [];
@@ -144,9 +159,15 @@ const hand = `<iframe width="560" height="315" src="http://frames.lanternreel.lo
 const [held] = bringIn(hand, book);
 const anew = changing((settings) => makeEmbed(written!.item!, settings, { ...context, form: 'responsive' }));
 const kept = changing((settings) => keepEmbed({ text: hand, candidate: held!.candidate }, held!.item!, settings, context));
-for (const [what, ms] of [
-  ['one setting changed, code written anew (95th percentile)', anew],
-  ['one setting changed, code kept as it stands (95th percentile)', kept],
-] as const)
-  console.log(`${what.padEnd(58)} ${ms.toFixed(3).padStart(6)} ms (at most 2 ms)`);
+line('one setting changed, code written anew (95th)', { figure: anew, most: 2, unit: 'ms' });
+line('one setting changed, code kept as it stands (95th)', { figure: kept, most: 2, unit: 'ms' });
+
+/** A shape of the kind that makes backtracking explode, on texts that almost have it. */
+const shape = compileShape('[a-z]+[a-z0-9]+[a-z]+[a-z0-9]+[a-z]+');
+const matching = (length: number, times: number) => (): void => {
+  const text = `${'a'.repeat(length - 1)}-`;
+  for (let i = 0; i < times; i++) sink += Number(!shape(text));
+};
+const [short, long] = fastest(5, matching(40, 1000), matching(4000, 10)) as [number, number];
+line('a shape on 4,000 characters, against 40, for each of them', { figure: long / short, most: 2, unit: '×' });
 if (sink === 0) throw new Error('nothing was measured');

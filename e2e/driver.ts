@@ -10,6 +10,7 @@ const root = join(import.meta.dirname, '..');
 
 export interface Running {
   port: number;
+  pid: number;
   address: string;
   stop: () => Promise<void>;
 }
@@ -24,6 +25,7 @@ export async function startServer(wanted?: number): Promise<Running> {
   await once(server.stdout!, 'data');
   return {
     port,
+    pid: server.pid!,
     address: `http://localhost:${port}`,
     stop: async () => {
       const closed = once(server, 'close');

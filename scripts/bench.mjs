@@ -6,4 +6,4 @@ ensurePackages();
 ensureBuild();
 ensureNodeBuild();
 run(process.execPath, [join(root, 'dist/node/bench.js')]);
-for (const file of ['firstLoad', 'browser', 'again']) runTypeScript(join(root, `bench/${file}.ts`));
+for (const file of ['server', 'firstLoad', 'browser', 'again']) runTypeScript(join(root, `bench/${file}.ts`));
