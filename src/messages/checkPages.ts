@@ -1,6 +1,5 @@
+import { SEVERITY_WORDS } from './severity.ts';
 import { CHECKS } from '../core/steps/check/checks/list.ts';
-
-const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
 /** The pages of `docs/checks/`, by file name: one for each check, and their list, from the metadata of the checks. */
 export function checkPages(): Record<string, string> {
@@ -9,12 +8,12 @@ export function checkPages(): Record<string, string> {
     pages[`${id}.md`] = [
       `# ${id}`,
       '',
-      `When nothing is found: *${holds}*. What is found counts as “${GRAVITY[severity]}”.`,
+      `When nothing is found: *${holds}*. What is found counts as “${SEVERITY_WORDS[severity]}”.`,
       '',
       about,
       '',
     ].join('\n');
-  const rows = CHECKS.map(({ id, severity, holds }) => `| [${id}](${id}.md) | ${GRAVITY[severity]} | ${holds} |`);
+  const rows = CHECKS.map(({ id, severity, holds }) => `| [${id}](${id}.md) | ${SEVERITY_WORDS[severity]} | ${holds} |`);
   pages['README.md'] = [
     '# Checks',
     '',

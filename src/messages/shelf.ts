@@ -43,8 +43,8 @@ export function sayBundleRefusal(refusal: BundleRefusal): string {
 }
 
 /** Why the browser's store gave out, and what is still there. */
-export const sayStorageTrouble = (error: unknown): string =>
-  error instanceof Error && /quota/i.test(`${error.name} ${error.message}`)
+export const sayStorageTrouble = (full: boolean): string =>
+  full
     ? 'The browser has no room for this. Nothing of it was written, and what was there is still there. Remove some embeds, or take fewer.'
     : 'The browser’s store did not take this. Nothing of it was written, and what was there is still there. Reload the page and try again.';
 

@@ -18,6 +18,7 @@ import type { Facts } from '../core/model/item.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
+import { isFull } from '../app/storage/database.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
 import { askPolitely } from './askPolitely.ts';
 import { ROW_ORDER, type BatchAsked, type BatchBegun, type BatchTold } from './messages.ts';
@@ -204,6 +205,6 @@ async function shelve(current: Batch, now: number): Promise<void> {
     );
     tell({ shelved: ready.length });
   } catch (error) {
-    tell({ failed: error instanceof Error && /quota/i.test(`${error.name} ${error.message}`) ? 'full' : 'store' });
+    tell({ failed: isFull(error) ? 'full' : 'store' });
   }
 }

@@ -1,6 +1,7 @@
 import { createSelector, nanoid } from '@reduxjs/toolkit';
 import { recordOf, type Made } from '../../core/keeping/shelf/record.ts';
 import { WRITES, type Written } from '../storage/announce.ts';
+import { isFull } from '../storage/database.ts';
 import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';
 import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
@@ -143,5 +144,3 @@ const AGAIN = 2000;
 function note(store: Store, storage: 'works' | 'full' | 'missing'): void {
   if (store.getState().view.storage !== storage) store.dispatch(storageFound(storage));
 }
-
-const isFull = (error: unknown): boolean => error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);

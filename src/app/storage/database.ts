@@ -50,3 +50,6 @@ export async function savePreference(name: string, value: unknown): Promise<void
 export async function findPreference(name: string): Promise<unknown> {
   return (await database.preferences.get(name))?.value;
 }
+
+/** Whether a write failed for want of room (Indexed Database API 3.0, section 4.11). */
+export const isFull = (error: unknown): boolean => error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);

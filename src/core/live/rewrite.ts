@@ -1,3 +1,4 @@
+import { escapeHtml } from '../model/markup/escape.ts';
 import { featureKey } from '../model/features.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import type { Mark } from '../model/code.ts';
@@ -218,11 +219,7 @@ function quoteOf({ range, whole }: PlacedAttribute, text: string): string {
 
 /** HTML, section 13.1.2.3: what may not stand in a value between these quotes, or without any; curly ones would be put right. */
 function escapeFor(quote: string, value: string): string {
-  const escaped = value
-    .replace(/&/g, '&amp;')
-    .replace(/</g, '&lt;')
-    .replace(/\u0000/g, '\ufffd');
-  const quoted = escaped.replace(/"/g, '&quot;').replace(/>/g, '&gt;');
+  const quoted = escapeHtml(value);
   if (quote === '"') return quoted;
   const single = quoted.replace(/'/g, '&#39;');
   return quote === '' ? single.replace(/[\s`={}\u2018-\u201f\u2033\u00ab\u00bb]/g, (c) => `&#${c.charCodeAt(0)};`) : single;

@@ -1,3 +1,5 @@
+import { escapeHtml } from './markup/escape.ts';
+
 /** What stands on a cover: the page within the frame until a visitor asks for the player. */
 export interface CoverPage {
   language: string;
@@ -12,8 +14,6 @@ export interface CoverPage {
   colours: { text: string; ground: string; accent: string };
 }
 
-const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => ESCAPES[c]!);
 const plain = (text: string): string =>
   text.replace(/&(amp|lt|gt|quot);/g, (_, name: string) => ({ amp: '&', lt: '<', gt: '>', quot: '"' })[name]!);
 
@@ -29,11 +29,11 @@ const styleOf = ({ text, ground, accent }: CoverPage['colours']): string =>
 /** The page as the `srcdoc` of a frame (HTML, section 4.8.5): a link to the player, and nothing that runs. */
 export function writeCoverPage({ language, title, href, picture, words, consent, colours }: CoverPage): string {
   const parts = [
-    `<!doctype html><html lang="${escape(language)}"><title>${escape(title)}</title><style>${styleOf(colours)}</style>`,
-    `<a href="${escape(href)}">`,
-    picture === null ? '' : `<img src="${escape(picture)}" alt="">`,
-    `<b>${escape(words)}</b>`,
-    consent === null ? '' : `<small>${escape(consent)}</small>`,
+    `<!doctype html><html lang="${escapeHtml(language)}"><title>${escapeHtml(title)}</title><style>${styleOf(colours)}</style>`,
+    `<a href="${escapeHtml(href)}">`,
+    picture === null ? '' : `<img src="${escapeHtml(picture)}" alt="">`,
+    `<b>${escapeHtml(words)}</b>`,
+    consent === null ? '' : `<small>${escapeHtml(consent)}</small>`,
     '</a></html>',
   ];
   return parts.join('');

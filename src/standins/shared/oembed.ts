@@ -20,7 +20,10 @@ export function serveOEmbed(router: Router, find: (url: string, maxWidth: number
     const answer = typeof url === 'string' ? find(url, Number(maxwidth) || 560) : null;
     if (!answer) return void response.status(404).type('text').send('No such item');
     if (format === 'xml') {
-      const fields = Object.entries({ version: '1.0', cache_age: CACHE_AGE, ...answer }).map(([name, value]) => ({ name, value }));
+      const fields = Object.entries({ version: '1.0', cache_age: CACHE_AGE, ...answer }).map(([name, value]) => ({
+        name,
+        value,
+      }));
       return void response.type('text/xml').send(mustache.render(XML, { fields }));
     }
     if (format !== 'json') return void response.status(501).type('text').send('json or xml');

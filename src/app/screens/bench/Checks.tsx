@@ -1,3 +1,4 @@
+import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { Button } from '@mui/material';
 import { memo, useState, type ReactElement } from 'react';
 import { CHECKS } from '../../../core/steps/check/checks/list.ts';
@@ -17,8 +18,6 @@ import { useTextEdit } from './useTextEdit.ts';
 const sameWords = (a: readonly Finding[] | undefined, b: readonly Finding[] | undefined): boolean =>
   sameData(a?.map(withoutPlace), b?.map(withoutPlace));
 const withoutPlace = (finding: Finding): Finding => ({ ...finding, place: null });
-
-const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
 
 /** Those of checks that were there stay in their order, and what came later stands below them. */
 function inOrder(findings: readonly Finding[], before: readonly string[]): readonly Finding[] {
@@ -78,7 +77,7 @@ const FindingRow = memo(function FindingRow({ finding }: { finding: Finding }): 
   const otherwise = useRemedy(finding.otherwise);
   return (
     <li className="finding" data-severity={finding.severity}>
-      <strong>{GRAVITY[finding.severity]}</strong>
+      <strong>{SEVERITY_WORDS[finding.severity]}</strong>
       <span>
         {sayFinding(finding)}
         <details className="why">

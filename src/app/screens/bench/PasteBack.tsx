@@ -1,8 +1,9 @@
+import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { compareBack, mainTag } from '../../../core/proof/pasteBack/compare.ts';
-import { gravityOf, joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
+import { severityOf, joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
 import { survivor } from '../../../core/proof/pasteBack/survive.ts';
 import { formOf, offeredInstead } from '../../../core/steps/write/forms/list.ts';
 import { sayLoss } from '../../../messages/pasteBack.ts';
@@ -58,8 +59,6 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
 /** Of a whole page that was pasted back, as much is kept. */
 const LONGEST_BACK = 200_000;
 
-const GRAVITY = { error: 'goes wrong', warning: 'look at this', note: 'good to know' } as const;
-
 function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: string; close: () => void }): ReactElement {
   if (losses.length === 0) return <h3>Everything is there, as it was given.</h3>;
   return (
@@ -67,8 +66,8 @@ function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: str
       <h3>{losses.length === 1 ? 'One thing is' : `${losses.length} things are`} not as they were given</h3>
       <ul>
         {losses.map((loss, i) => (
-          <li key={i} className="finding" data-severity={gravityOf(loss)}>
-            <strong>{GRAVITY[gravityOf(loss)]}</strong>
+          <li key={i} className="finding" data-severity={severityOf(loss)}>
+            <strong>{SEVERITY_WORDS[severityOf(loss)]}</strong>
             <span>{sayLoss(loss)}</span>
           </li>
         ))}

@@ -10,6 +10,7 @@ import { openWorker } from '../../askWorker.ts';
 import { readTheme } from '../../state/readTheme.ts';
 import type { Store } from '../../state/store.ts';
 import { changedSinceBundle, lastBundle, noteBundle } from '../../storage/bundles.ts';
+import { isFull } from '../../storage/database.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 
@@ -56,7 +57,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     setIncoming(null);
     setSaid(`${steps.size} ${steps.size === 1 ? 'thing is' : 'things are'} taken in.`);
   };
-  const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(error)));
+  const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
     <Pane title="Bundles" close={close} wide>
       <p className="quiet">

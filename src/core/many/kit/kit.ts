@@ -1,3 +1,4 @@
+import { escapeHtml } from '../../model/markup/escape.ts';
 import { wordsIn } from '../../model/words.ts';
 
 /** What belongs into a post beside the embed. Dates as `2026-11-23`. */
@@ -71,16 +72,13 @@ export function kitAsMarkdown({ heading, description, address, cover, date, auth
   return `---\n${lines.join('\n')}\n---\n\n${description === '' ? '' : `${escapedForMarkdown(description)}\n\n`}${code}\n`;
 }
 
-const ENTITIES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ENTITIES[sign]!);
-
 /** An article in HTML, to be pasted as source. */
 export function kitAsHtml({ heading, description, date, author, code }: Kit): string {
   const paragraphs = description
     .split(/\n\s*\n/)
     .map((text) => text.trim())
     .filter(Boolean)
-    .map((text) => `  <p>${escaped(text)}</p>\n`);
-  const by = author === '' ? '' : `${escaped(author)}, `;
-  return `<article>\n  <h1>${escaped(heading)}</h1>\n  <p>${by}<time datetime="${escaped(date)}">${escaped(date)}</time></p>\n${paragraphs.join('')}${code}\n</article>\n`;
+    .map((text) => `  <p>${escapeHtml(text)}</p>\n`);
+  const by = author === '' ? '' : `${escapeHtml(author)}, `;
+  return `<article>\n  <h1>${escapeHtml(heading)}</h1>\n  <p>${by}<time datetime="${escapeHtml(date)}">${escapeHtml(date)}</time></p>\n${paragraphs.join('')}${code}\n</article>\n`;
 }

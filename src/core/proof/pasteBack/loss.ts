@@ -20,7 +20,7 @@ export type Loss =
 export const fatal = ({ code }: Loss): boolean => code === 'gone' || code === 'asText' || code === 'linkOnly';
 
 /** How bad it is: nothing of it works, it works otherwise, or it makes no difference that can be seen. */
-export function gravityOf(loss: Loss): 'error' | 'warning' | 'note' {
+export function severityOf(loss: Loss): 'error' | 'warning' | 'note' {
   if (fatal(loss) || (loss.code === 'elementGone' && (loss.tag === 'iframe' || loss.tag === 'script'))) return 'error';
   return loss.code === 'attributeNew' ? 'note' : 'warning';
 }

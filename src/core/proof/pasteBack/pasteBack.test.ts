@@ -5,7 +5,7 @@ import { book, inFrame, link, sites } from '../../../laws/world.ts';
 import { STRIPPERS } from '../../../laws/strippers.ts';
 import { offeredInstead, type CodeFormId } from '../../steps/write/forms/list.ts';
 import { compareBack, mainTag } from './compare.ts';
-import { gravityOf, joinStrips, learn } from './loss.ts';
+import { severityOf, joinStrips, learn } from './loss.ts';
 import { strip } from './strip.ts';
 import { survivor } from './survive.ts';
 
@@ -103,7 +103,7 @@ describe('eight strippers', () => {
     // What is foretold of the form that is offered is what the site really does to it.
     const code = codeIn()(form);
     const really = form === 'link' ? [] : compareBack(code, stripper(code));
-    expect(really.filter((loss) => gravityOf(loss) === 'error')).toEqual([]);
+    expect(really.filter((loss) => severityOf(loss) === 'error')).toEqual([]);
     if (form === 'link') expect(stripper(code)).toContain(code);
     else expect(compareBack(code, strip(code, strips))).toEqual(really);
   });

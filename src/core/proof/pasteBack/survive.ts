@@ -1,5 +1,5 @@
 import { compareBack } from './compare.ts';
-import { gravityOf, type Loss, type Strips } from './loss.ts';
+import { severityOf, type Loss, type Strips } from './loss.ts';
 import { strip } from './strip.ts';
 
 /** A form of code in which the embed could be given instead, and what of the embed it leads to. */
@@ -22,7 +22,7 @@ export function survivor<Form extends string>(
     return { form, leads, losses: leads === 'link' ? [] : compareBack(text, strip(text, strips)) };
   });
   const weight = (losses: readonly Loss[]): number =>
-    losses.reduce((sum, loss) => sum + { error: 1000, warning: matters(loss) ? 10 : 1, note: 0 }[gravityOf(loss)], 0);
+    losses.reduce((sum, loss) => sum + { error: 1000, warning: matters(loss) ? 10 : 1, note: 0 }[severityOf(loss)], 0);
   // A link does without the frame altogether: only better than a frame that is not there.
   const cost = ({ leads, losses }: (typeof tried)[number]): number => (leads === 'link' ? 500 : weight(losses));
   return tried.reduce((best, one) => (cost(one) < cost(best) ? one : best));

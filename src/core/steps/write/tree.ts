@@ -1,3 +1,4 @@
+import { escapeHtml } from '../../model/markup/escape.ts';
 import type { Mark } from '../../model/code.ts';
 import type { Origin } from '../../model/plan.ts';
 
@@ -36,18 +37,6 @@ export function joined(pieces: readonly Piece[]): Piece[] {
 
 /** HTML, section 13.1.4: elements without content or end tag. */
 const VOID = new Set(['meta', 'link', 'img', 'br']);
-const ESCAPES: Record<string, string> = {
-  '&': '&amp;',
-  '<': '&lt;',
-  '>': '&gt;',
-  '"': '&quot;',
-  '\u0000': '\ufffd',
-  '{': '&#123;',
-  '}': '&#125;',
-};
-const escapeHtml = (text: string): string =>
-  /[&<>"\u0000]/.test(text) ? text.replace(/[&<>"\u0000]/g, (c) => ESCAPES[c]!) : text;
-
 /** How nodes become text in one language of code. */
 interface Dialect {
   escape: (text: string) => string;
@@ -87,7 +76,7 @@ const DIALECTS = {
   html: HTML,
   text: { ...HTML, escape: asIs },
   jsx: {
-    escape: (text) => text.replace(/[&<>"{}\u0000]/g, (c) => ESCAPES[c]!),
+    escape: (text) => escapeHtml(text).replace(/[{}]/g, (brace) => (brace === '{' ? '&#123;' : '&#125;')),
     verbatim: (text) => (text.includes('{') ? `{${JSON.stringify(text)}}` : text),
     siblings: ['<>\n', '\n</>'],
     attribute: (name) => JSX_NAMES.get(name) ?? (JSX_NAME.test(name) ? name : null),
