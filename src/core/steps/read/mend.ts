@@ -27,25 +27,36 @@ type Draft = Pick<Mended, 'text' | 'origin'>;
 export function mend(text: string): Mended {
   let draft: Draft = { text, origin: same };
   const repairs: Repair[] = [];
-  for (const { repair, applies, apply } of UNWRAPPERS)
-    for (let layers = 0; layers < MOST_LAYERS && applies(draft.text); layers++) {
+  const wide = BEYOND_ASCII.test(text);
+  for (const { repair, beyondAscii, applies, apply } of UNWRAPPERS)
+    for (let layers = 0; layers < MOST_LAYERS && (wide || !beyondAscii) && applies(draft.text); layers++) {
       draft = apply(draft);
       if (!repairs.includes(repair)) repairs.push(repair);
     }
   let mended = draft.text;
-  for (const { repair, applies, apply } of MENDERS)
-    if (applies(mended)) {
+  // Entities and escapes may have stood for others.
+  const wider = wide || (mended !== text && BEYOND_ASCII.test(mended));
+  for (const { repair, beyondAscii, applies, apply } of MENDERS)
+    if ((wider || !beyondAscii) && applies(mended)) {
       mended = apply(mended);
       repairs.push(repair);
     }
   return { text: mended, braced: draft.text, repairs, origin: draft.origin };
 }
 
+const BEYOND_ASCII = /[^\u0000-\u007f]/;
+
 /** Codes are wrapped into strings of programs, and into text, a few times over at most. */
 const MOST_LAYERS = 4;
 
-interface Unwrapper {
+/** What every rule says of itself. */
+interface Rule {
   repair: Repair;
+  /** It looks for signs beyond ASCII, and need not look where there are none. */
+  beyondAscii?: true;
+}
+
+interface Unwrapper extends Rule {
   applies: (text: string) => boolean;
   apply: (draft: Draft) => Draft;
 }
@@ -58,6 +69,7 @@ const WRITTEN_PLAINLY = /<(?:iframe|object|embed|video|audio|script|a|img|div|p)
 const UNWRAPPERS: readonly Unwrapper[] = [
   {
     repair: { code: 'invisible', was: '\\u200b', now: '' },
+    beyondAscii: true,
     applies: (text) => INVISIBLE.test(text) && visible(text) !== text,
     apply: (draft) => replaced(draft, RUN, visibleRun),
   },
@@ -120,8 +132,7 @@ function decoded(entity: string, layers: number): string {
   return text === '\u00a0' ? ' ' : text;
 }
 
-interface Mender {
-  repair: Repair;
+interface Mender extends Rule {
   applies: (text: string) => boolean;
   apply: (text: string) => string;
 }
@@ -158,11 +169,13 @@ const MENDERS: readonly Mender[] = [
   },
   {
     repair: { code: 'spacesBetween', was: '\\u00a0', now: ' ' },
+    beyondAscii: true,
     applies: (text) => ODD_SPACE.test(text) && spacedOut(text) !== text,
     apply: spacedOut,
   },
   {
     repair: { code: 'curlyQuotes', was: '“…”', now: '"…"' },
+    beyondAscii: true,
     applies: (text) => CURLY.some((quote) => text.includes(quote)) && straightened(text) !== text,
     apply: straightened,
   },
