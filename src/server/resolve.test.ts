@@ -7,7 +7,7 @@ import { pinoHttp } from 'pino-http';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { makeBook } from '../core/known/hosts/book.ts';
-import { bringIn } from '../core/pipeline.ts';
+import { bringIn, makeEmbed } from '../core/pipeline.ts';
 import { resolveRoute } from './resolve.ts';
 
 /** A host of no card, with pages in order and others that mean harm; it answers on this machine under a name of its own. */
@@ -50,6 +50,11 @@ const ROUTES: Record<string, RequestListener> = {
   '/script.json': answer(
     'application/json',
     JSON.stringify({ html: '<script>steal()</script><iframe src="javascript:steal()"></iframe>' }),
+  ),
+  '/running': oembed('/running.json'),
+  '/running.json': answer(
+    'application/json',
+    JSON.stringify({ html: '<iframe src="https://media.example/e/4" onload="steal()"></iframe>' }),
   ),
   '/entities': oembed('/entities.xml', 'text/xml+oembed'),
   '/entities.xml': answer('text/xml', `<!DOCTYPE o [<!ENTITY a "${'a'.repeat(1000)}">]><oembed><title>&a;&a;</title></oembed>`),
@@ -120,6 +125,14 @@ describe('answers that are no good', () => {
   test('script in an answer is text for the reader, who refuses it', async () => {
     const { found } = await ask('/script');
     expect(bringIn(found!.text, book).some(({ item }) => item)).toBe(false);
+  });
+
+  test('what runs in an answer is told as an error, and left out of what is written', async () => {
+    const { found } = await ask('/running');
+    const { item } = bringIn(found!.text, book)[0]!;
+    const made = makeEmbed(item!, item!.settings, { book, site: null, facts: {}, form: 'responsive' });
+    expect(made.findings.map(({ code, severity }) => [code, severity])).toContainEqual(['runsOwnCode', 'error']);
+    expect(made.code.text).not.toContain('steal');
   });
 
   test('where the page itself may not be asked, it is said why', async () => {

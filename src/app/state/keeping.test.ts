@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { emptyStyle } from '../../core/known/styles/style.ts';
 import { loadCards } from '../../core/known/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
 import { WRITES } from '../storage/announce.ts';
-import { database } from '../storage/database.ts';
+import { database, watchOpening } from '../storage/database.ts';
 import {
   addVersion,
   changeEmbeds,
@@ -25,6 +26,7 @@ import { watchEmbeds, type Stock } from '../storage/watch.ts';
 import { startAutosave } from './autosave.ts';
 import { broughtIn, changed, kept, opened } from './bench.ts';
 import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from './selectors.ts';
+import { followOwn } from './followOwn.ts';
 import { makeStore, type Store } from './store.ts';
 import { emptyWork, settingsWith, workSchema } from '../../core/keeping/shelf/work.ts';
 import type { Made } from '../../core/keeping/shelf/record.ts';
@@ -322,5 +324,53 @@ describe('a Shelf of very many', () => {
       expect(shown.at(-1)).toMatchObject({ all: 999, embeds: expect.objectContaining({ length: 999 }) as never }),
     );
     leave();
+  });
+});
+
+describe('what another window changes of one’s own', () => {
+  test('comes into this one: cards, sites and house styles', async () => {
+    const store = makeStore();
+    followOwn(store);
+    const card = loadCards(readCardFiles(WRITTEN_PORT)).cards[0]!;
+    const site = { ...readSites(WRITTEN_PORT)[0]!, name: 'Another name' };
+    await database.cards.put(card);
+    await database.sites.put(site);
+    await database.styles.put(emptyStyle(site.id));
+    await vi.waitFor(() => {
+      const { ownCards, ownSites, styles } = store.getState().world;
+      expect(ownCards.map(({ id }) => id)).toEqual([card.id]);
+      expect(ownSites.map(({ name }) => name)).toEqual(['Another name']);
+      expect(Object.keys(styles)).toEqual([site.id]);
+    });
+    await database.cards.clear();
+    await vi.waitFor(() => expect(store.getState().world.ownCards).toEqual([]));
+    await Promise.all([database.sites.clear(), database.styles.clear()]);
+  });
+});
+
+describe('a store that does not open', () => {
+  afterEach(async () => {
+    vi.useRealTimers();
+    vi.restoreAllMocks();
+    await database.open();
+  });
+
+  test('since a newer Refenestra wants it, is told', () => {
+    const told: string[] = [];
+    watchOpening((trouble) => told.push(trouble));
+    database.on('versionchange').fire({ newVersion: 99 });
+    database.on('blocked').fire({});
+    expect(told).toEqual(['blocked', 'blocked']);
+  });
+
+  test('since it never answers, is told after a while', () => {
+    vi.useFakeTimers();
+    vi.spyOn(database, 'open').mockReturnValue(new Promise(() => undefined) as never);
+    const told: string[] = [];
+    watchOpening((trouble) => told.push(trouble));
+    vi.advanceTimersByTime(9000);
+    expect(told).toEqual([]);
+    vi.advanceTimersByTime(2000);
+    expect(told).toEqual(['silent']);
   });
 });

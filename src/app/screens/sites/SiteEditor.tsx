@@ -3,6 +3,7 @@ import { useState, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { readJson } from '../../../core/model/json.ts';
+import { pageWords, type PageWords } from '../../../core/model/pageWords.ts';
 import { siteSchema, type Site } from '../../../core/model/site.ts';
 import { paletteToCss, paletteToTokens, tokensToPalette } from '../../../core/known/sites/palette.ts';
 import { FORMS } from '../../../core/steps/write/forms/list.ts';
@@ -57,6 +58,9 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
             set={(address) => change({ address })}
           />
           <TextRow label="Language" value={draft.language} wrong={wrong('language')} set={(language) => change({ language })} />
+        </Part>
+        <Part title="Words in its pages">
+          <SiteWords draft={draft} change={change} wrong={wrong} />
         </Part>
         <Part title="Column">
           <ColumnDrawing site={draft} />
@@ -127,6 +131,32 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
         </Part>
       </div>
     </form>
+  );
+}
+
+const WORDS = [
+  { word: 'play', label: 'On the cover of what plays' },
+  { word: 'show', label: 'On the cover of all else' },
+  { word: 'transcript', label: 'Above a transcript' },
+  { word: 'consent', label: 'What a press loads' },
+] as const satisfies readonly { word: keyof PageWords; label: string }[];
+
+/** What covers and transcripts say; an empty field leaves it to the language, whose words show in it. */
+function SiteWords({ draft, change, wrong }: KeptProps): ReactElement {
+  const usual = pageWords({ language: draft.language });
+  return (
+    <>
+      {WORDS.map(({ word, label }) => (
+        <TextRow
+          key={word}
+          label={label}
+          value={draft.words?.[word] ?? ''}
+          instead={usual[word]}
+          wrong={wrong(`words.${word}`)}
+          set={(text) => change({ words: { ...draft.words, [word]: text === '' ? undefined : text } })}
+        />
+      ))}
+    </>
   );
 }
 
@@ -215,11 +245,13 @@ const Part = ({ title, children }: { title: string; children: ReactNode }): Reac
 interface RowProps<Value> {
   label: string;
   value: Value;
+  /** What holds where nothing is given. */
+  instead?: string;
   wrong: string | undefined;
   set: (value: Value) => void;
 }
 
-const TextRow = ({ label, value, wrong, set }: RowProps<string>): ReactElement => {
+const TextRow = ({ label, value, instead, wrong, set }: RowProps<string>): ReactElement => {
   // Typed as it is, so that a space at the end of a list does not vanish under the cursor.
   const [text, setText] = useState(value);
   return (
@@ -227,6 +259,7 @@ const TextRow = ({ label, value, wrong, set }: RowProps<string>): ReactElement =
       <span>{label}</span>
       <input
         value={text}
+        placeholder={instead}
         aria-invalid={wrong !== undefined}
         onChange={(event) => (setText(event.target.value), set(event.target.value))}
       />
