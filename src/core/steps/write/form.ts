@@ -9,7 +9,7 @@ export interface WriteInput extends Pick<Context, 'site' | 'facts'> {
 }
 
 /** A form of code: how a plan is laid down for one kind of page editor. */
-export interface Form<Id extends string = string> {
+export interface CodeForm<Id extends string = string> {
   readonly id: Id;
   readonly label: string;
   readonly help: string;
@@ -29,6 +29,6 @@ export interface Form<Id extends string = string> {
   readonly write: (input: WriteInput) => readonly TreeNode[];
 }
 
-export function defineForm<const Id extends string>(form: Form<Id>): Form<Id> {
+export function defineForm<const Id extends string>(form: CodeForm<Id>): CodeForm<Id> {
   return form;
 }

@@ -1,7 +1,7 @@
 import type { Item } from '../../model/item.ts';
 import type { SettingValue } from '../../model/values.ts';
 import { type SettingId } from '../../known/settings/list.ts';
-import type { Form } from './form.ts';
+import type { CodeForm } from './form.ts';
 
 /** What a form of code cannot do, which is then planned as not offered. */
 export type Lacks = (id: SettingId, value: SettingValue) => boolean;
@@ -17,5 +17,5 @@ const BY_COVER: Record<'page' | 'picture' | 'none', Lacks> = {
 };
 
 /** A file of one's own has its cover in its own element, whatever the form. */
-export const lacksOf = (form: Pick<Form, 'cover'>, { form: from }: Item): Lacks =>
+export const lacksOf = (form: Pick<CodeForm, 'cover'>, { form: from }: Item): Lacks =>
   BY_COVER[from === 'file' ? 'page' : (form.cover ?? 'none')];

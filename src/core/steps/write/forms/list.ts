@@ -1,4 +1,4 @@
-import type { Form } from '../form.ts';
+import type { CodeForm } from '../form.ts';
 import { cover } from './cover.ts';
 import { coverScript } from './cover-script.ts';
 import { fixed } from './fixed.ts';
@@ -33,8 +33,8 @@ export const USUAL_FORM = responsive.id;
 
 export type CodeFormId = (typeof FORMS)[number]['id'];
 
-const BY_ID = new Map<string, Form<CodeFormId>>(FORMS.map((form) => [form.id, form]));
-export const formOf = (id: CodeFormId): Form<CodeFormId> => BY_ID.get(id)!;
+const BY_ID = new Map<string, CodeForm<CodeFormId>>(FORMS.map((form) => [form.id, form]));
+export const formOf = (id: CodeFormId): CodeForm<CodeFormId> => BY_ID.get(id)!;
 export const isCodeForm = (id: string): id is CodeFormId => BY_ID.has(id);
 
 /** The form in which the preview shows a form. */
@@ -46,7 +46,7 @@ export function shownAs(id: CodeFormId): CodeFormId {
 /** A form of code in which an embed could be given instead, and what of the embed it leads to. */
 export interface Instead {
   form: CodeFormId;
-  leads: NonNullable<Form['insteadOf']>;
+  leads: NonNullable<CodeForm['insteadOf']>;
   code: () => string;
 }
 
