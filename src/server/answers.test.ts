@@ -36,6 +36,7 @@ describe('answers', () => {
   test('that hold are given again', async () => {
     const ask = counting();
     expect([await ask({ seconds: 60 }), await ask({ seconds: 60 }), await ask({ seconds: 61 })]).toEqual([1, 1, 2]);
+    expect([await ask({ seconds: 60, url: 'a' }), await ask({ url: 'a', seconds: 60 })]).toEqual([3, 3]);
   });
 
   test('that hold for no time are asked for again, but by one at a time', async () => {

@@ -19,6 +19,9 @@ export function secondsOf({ url, status, headers }: Pick<Fetched, 'url' | 'statu
 const MOST = 5000;
 const LONGEST = 24 * 60 * 60;
 
+/** One question, in whichever order its parts stand. */
+const keyOf = (body: object): string => JSON.stringify(Object.entries(body).sort());
+
 /** Answers to one kind of question, each kept for as long as it says; one question is in flight for one body. */
 export class Answers<Answer extends object> {
   private readonly kept = new LRUCache<string, Answer>({ max: MOST });
@@ -26,14 +29,14 @@ export class Answers<Answer extends object> {
 
   /** Answers at once what is known; anything else goes on to the next handler. */
   readonly known: RequestHandler = (request, response, next) => {
-    const answer = this.kept.get(JSON.stringify(request.body));
+    const answer = this.kept.get(keyOf((request.body ?? {}) as object));
     if (answer) response.json(answer);
     else next();
   };
 
   /** Asks, unless the same is being asked already. */
   async ask(body: object, find: () => Promise<Fresh<Answer>>): Promise<Answer> {
-    const key = JSON.stringify(body);
+    const key = keyOf(body);
     const before = this.asking.get(key);
     if (before) return before;
     const asking = find().then(({ answer, seconds }) => {

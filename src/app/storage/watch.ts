@@ -95,7 +95,7 @@ export function watchEmbeds(
   let following: { unsubscribe: () => void } | undefined;
   readAll()
     .then(() => {
-      if (!ended) following = changes.subscribe({ next: (found) => void follow(found), error: failed });
+      if (!ended) following = changes.subscribe({ next: (found) => void follow(found).catch(failed), error: failed });
     })
     .catch(failed);
   return () => {

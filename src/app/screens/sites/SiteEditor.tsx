@@ -135,13 +135,13 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
 }
 
 const WORDS = [
-  { word: 'play', label: 'On the cover of what plays' },
-  { word: 'show', label: 'On the cover of all else' },
-  { word: 'transcript', label: 'Above a transcript' },
-  { word: 'consent', label: 'What a press loads' },
+  { word: 'play', label: 'Button on covers of video and sound' },
+  { word: 'show', label: 'Button on other covers' },
+  { word: 'transcript', label: 'Heading of a transcript' },
+  { word: 'consent', label: 'Notice before anything is loaded' },
 ] as const satisfies readonly { word: keyof PageWords; label: string }[];
 
-/** What covers and transcripts say; an empty field leaves it to the language, whose words show in it. */
+/** What covers and transcripts say. An empty field shows the words of the site's language, which then hold. */
 function SiteWords({ draft, change, wrong }: KeptProps): ReactElement {
   const usual = pageWords({ language: draft.language });
   return (
