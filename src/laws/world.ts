@@ -33,7 +33,9 @@ export const link: fc.Arbitrary<string> = linkIn(
             Object.fromEntries(
               names.map((name) => [
                 name,
-                card.identifiers[name] ? word(card.identifiers[name].shape) : fc.nat({ max: 18 }).map((n) => String(n + 1)),
+                card.identifiers[name]
+                  ? word([card.identifiers[name].shape].flat()[0]!)
+                  : fc.nat({ max: 18 }).map((n) => String(n + 1)),
               ]),
             ),
           );

@@ -79,9 +79,14 @@ function addressSpans({ text, candidate, before, after }: Rewriting): Replacemen
   return [{ range: [addressRange[0] + lead, addressRange[1] - end], spans: [base, ...tail] }];
 }
 
-/** The address on another origin, its path as it was written. */
+/** The address with another path, or on another origin with its path as it was written. */
 function moved(written: string, before: string, after: string): string {
   const origin = /^(?:https?:)?\/\/[^/?#]*/i;
+  const pathOf = (address: string): string => address.replace(origin, '').replace(/[?#].*$/s, '');
+  if (pathOf(before) !== pathOf(after)) {
+    const moves = origin.exec(before)?.[0] !== origin.exec(after)?.[0];
+    return (moves ? origin.exec(after)![0] : (origin.exec(written)?.[0] ?? '')) + pathOf(after);
+  }
   return origin.test(written) && before !== after ? written.replace(origin, origin.exec(after)![0]) : after;
 }
 

@@ -9,6 +9,8 @@ export interface Parameter {
   name: string;
   value: string;
   raw: string;
+  /** The pack of the card that it stands in; then `in` is that of the pack, and `raw` the value alone. */
+  within?: string;
 }
 
 export interface Dropped extends Parameter {

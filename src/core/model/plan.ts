@@ -10,9 +10,15 @@ export type Origin = SettingId | 'item';
 
 /** What is sent to the host for a setting, exactly. */
 export interface Sent {
-  in: 'query' | 'fragment' | 'origin' | 'attribute';
+  in: 'query' | 'fragment' | 'origin' | 'attribute' | 'path' | 'packed' | 'frameAttribute';
   name: string;
   value: string;
+  /** The pack of the card that it stands in. */
+  pack?: string;
+  /** Nothing but the name. */
+  bare?: boolean;
+  /** Text in JSON, whatever it looks like. */
+  quoted?: boolean;
 }
 
 /** Why a setting ended in its state, as data. Notes are the card's own words, with their date. */

@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
-import { isHonoured } from '../../../core/known/hosts/book.ts';
+import { isHonoured } from '../../../core/known/hosts/compile.ts';
 import type { CardSetting, HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf } from '../../../core/known/hosts/honours.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { KINDS, SCOPES } from '../../model/kind.ts';
 import { runsAsAddress } from '../../model/running.ts';
 import { isSettingId, type SettingId } from '../settings/list.ts';
+import { contradictions, inPath } from './contradictions.ts';
+import { spelling } from './spelling.ts';
 
 /**
  * The host card: what Refenestra knows of one host. Written by people, shared as JSON;
@@ -12,13 +14,16 @@ const sentence = z.string().min(1).max(300);
 const date = z.iso.date();
 const originAddress = z
   .string()
-  .regex(/^https?:\/\/[a-z0-9.-]+(:\d{1,5})?$/, 'an origin is scheme and host, such as https://media.example');
+  .regex(
+    /^https?:\/\/(?:\*\.(?=[a-z0-9-]+\.))?[a-z0-9.-]+(:\d{1,5})?$/,
+    'an origin is scheme and host, such as https://media.example, or https://*.media.example',
+  );
 /** Whatever is put in, what comes out is an address of the web, or a path of the host's own. */
 const template = z
   .string()
   .min(1)
   .max(400)
-  .regex(/^(?:https?:\/\/[^\s{}/?#]|\/)/i, 'an address begins with http://, https:// or /')
+  .regex(/^(?:https?:\/\/(?:\{subdomain\}\.)?[^\s{}/?#]|\/)/i, 'an address begins with http://, https:// or /')
   .refine(isTemplate, 'this is no URI Template: braces hold names, as in /watch/{id}')
   .describe('URI Template, RFC 6570; from / on, it is of the first frame or share origin');
 
@@ -35,34 +40,16 @@ const originGroup = z.enum(groups);
  * Groups and alternatives are left out on purpose, so that no card can make matching slow.
  */
 const CLASS = String.raw`\[[A-Za-z0-9_.-]+\]`;
-const shape = z
+const oneShape = z
   .string()
   .max(120)
   .regex(
     new RegExp(String.raw`^(?:(?:${CLASS}|[A-Za-z0-9_-])(?:\{\d{1,2}(?:,\d{1,2})?\}|\+)?)+$`),
     'a shape is classes such as [a-z0-9]{8}, one after the other',
   );
+const shape = z.union([oneShape, z.array(oneShape).min(2).max(6)]).describe('Or several, any of which will do');
 
 const note = z.strictObject({ date, text: sentence });
-
-const spelling = z.discriminatedUnion('form', [
-  z.strictObject({ form: z.literal('words'), words: z.record(z.string(), z.string().max(60)) }),
-  z.strictObject({
-    form: z.enum([
-      'seconds',
-      'milliseconds',
-      'units',
-      'clock',
-      'iso8601',
-      'hex',
-      'hashHex',
-      'text',
-      'numberFromOne',
-      'numberFromZero',
-    ]),
-  }),
-  z.strictObject({ form: z.literal('list'), separator: z.string().min(1).max(3) }),
-]);
 
 const placeName = z.string().min(1).max(60);
 
@@ -159,6 +146,13 @@ const link = z.strictObject({
     .record(z.string(), z.string().max(200).refine(fewNames, FEW_NAMES))
     .default({})
     .describe('Parameters that must be there: literal text and :names, as in a path'),
+  fragment: z
+    .string()
+    .min(1)
+    .max(200)
+    .refine(fewNames, FEW_NAMES)
+    .optional()
+    .describe('The whole of what stands behind #, where that says which item it is'),
   framed: z.boolean().default(false).describe('Whether this is the frame address, with the settings in it'),
   wraps: word.optional().describe('Capture that holds the whole share link'),
   reads: z
@@ -169,15 +163,37 @@ const link = z.strictObject({
   examples: z.array(z.url({ protocol: /^https?$/ })).min(1),
 });
 
-const honoured = z.strictObject({
-  in: z.enum(['query', 'fragment', 'attribute']).describe('An attribute is one of the script code’s placeholder'),
-  name: placeName,
+/** Where a setting stands, and how its values are spelt there. */
+const place = {
+  in: z
+    .enum(['query', 'fragment', 'path', 'packed', 'attribute', 'frameAttribute'])
+    .describe(
+      'In the path, the name is that of a place in the target’s frame template; packed is within a parameter that holds several; an attribute is one of the script code’s placeholder, a frameAttribute one of the frame',
+    ),
+  name: z.string().max(60).describe('Empty for a fragment that is nothing but the value'),
+  pack: word.optional().describe('Which of the packs it stands in'),
+  bare: z.boolean().default(false).describe('A value that is empty leaves nothing but the name'),
+  quoted: z.boolean().default(false).describe('In JSON, text even where it looks like a number or a truth value'),
   spelling,
+};
+
+const honoured = z.strictObject({
+  ...place,
+  instead: z
+    .array(z.strictObject({ targets: z.array(word).min(1), ...place }))
+    .default([])
+    .describe('Where targets have it in another place, or spell it otherwise'),
   usual: z.string().optional().describe('What the host does when nothing is sent'),
   with: z
-    .record(z.string(), z.string().regex(/^\{\w+\}$/, 'one capture in braces, such as {id}'))
+    .record(
+      z.string().min(1).max(60),
+      z
+        .string()
+        .max(200)
+        .regex(/^(?:\{\w+\}|[^{}]*)$/, 'one capture in braces, such as {id}, or the words themselves'),
+    )
     .default({})
-    .describe('Query parameters that must be sent along, each a capture'),
+    .describe('Query parameters that must be sent along: each a capture, or a constant'),
   targets: z.array(word).optional().describe('Only for these targets'),
   fromSite: z.enum(['domain', 'language']).optional().describe('The value is that of the site, where nobody sets another'),
   needed: z.boolean().default(false).describe('Sent even when nobody asked, since nothing shows without it'),
@@ -187,6 +203,18 @@ const honoured = z.strictObject({
     .default([]),
   withdrawn: z.array(z.strictObject({ value: z.string(), since: date, nearest: z.string(), note: sentence })).default([]),
   note: note.optional(),
+});
+/** One parameter that holds several things. */
+const pack = z.strictObject({
+  in: z.enum(['query', 'fragment', 'path', 'attribute']),
+  name: z.string().max(60).describe('The parameter; in the path, a place in the frame template; empty for the whole fragment'),
+  as: z
+    .enum(['pairs', 'places', 'json'])
+    .describe('Pairs, each a name with its value or a name alone; values by their place, from 0; or a JSON object'),
+  separator: z.string().min(1).max(3).default(','),
+  equals: z.string().min(1).max(3).default(':'),
+  base64url: z.boolean().default(false).describe('The whole is encoded (RFC 4648, section 5)'),
+  fixed: z.record(placeName, z.string().max(200)).default({}).describe('What must always be in it'),
 });
 const byOrigin = z.strictObject({
   in: z.literal('origin'),
@@ -214,10 +242,13 @@ const FIELDS = [
   'showsTitle',
 ] as const;
 
+const FORMAT = 'refenestra-host-card/2';
+
 export const cardSchema = z
   .strictObject({
     $schema: z.string().optional(),
-    format: z.literal('refenestra-host-card/1'),
+    // The second version only says more: a card of the first one is one of the second.
+    format: z.enum(['refenestra-host-card/1', FORMAT]).transform(() => FORMAT),
     id: word,
     name: z.string().min(1).max(60),
     updated: date,
@@ -226,6 +257,7 @@ export const cardSchema = z
     targets: z.record(word, target),
     links: z.array(link).min(1),
     settings: z.partialRecord(settingId, z.union([honoured, byOrigin, gone])).default({}),
+    packs: z.record(word, pack).default({}).describe('Parameters that hold several settings'),
     tracking: z.array(z.string()).default([]),
     oembed: z.strictObject({ endpoint: template, duration: field.optional(), pages: field.optional() }).optional(),
     player: z
@@ -245,10 +277,11 @@ export const cardSchema = z
       for (const group of form.on)
         if (!card.origins[group])
           context.addIssue({ code: 'custom', path: ['links', i, 'on'], message: `the card has no "${group}" origins` });
+      const own = new Set([form.wraps, ...(form.framed ? inPath(card) : [])]);
       for (const name of capturesOf(form))
         if (
           !Object.hasOwn(card.identifiers, name) &&
-          name !== form.wraps &&
+          !own.has(name) &&
           !form.reads.some((r) => r.in === 'path' && r.name === name)
         )
           context.addIssue({
@@ -257,13 +290,7 @@ export const cardSchema = z
             message: `"${name}" is captured, but has no shape in identifiers`,
           });
     });
-    for (const [id, use] of Object.entries(card.settings))
-      if (use && use.in === 'attribute' && !ATTRIBUTE.test(use.name))
-        context.addIssue({
-          code: 'custom',
-          path: ['settings', id, 'name'],
-          message: 'an attribute is letters, digits, - and _, and none that runs code',
-        });
+    for (const { path, message } of contradictions(card)) context.addIssue({ code: 'custom', path: [...path], message });
     for (const [name, { frame, script }] of Object.entries(card.targets))
       if (!frame && !script)
         context.addIssue({ code: 'custom', path: ['targets', name], message: 'it has neither a frame address nor script code' });
@@ -272,17 +299,16 @@ export const cardSchema = z
 export type HostCard = z.infer<typeof cardSchema>;
 export type LinkForm = HostCard['links'][number];
 export type Target = HostCard['targets'][string];
-export type Spelling = z.infer<typeof spelling>;
 export type HonouredSetting = z.infer<typeof honoured>;
 export type CardSetting = NonNullable<HostCard['settings'][SettingId]>;
 export type OriginGroup = (typeof groups)[number];
+export type Pack = HostCard['packs'][string];
+export type SettingPlace = Pick<HonouredSetting, 'in' | 'name' | 'pack' | 'bare' | 'quoted' | 'spelling'>;
 export type PlayerMessages = NonNullable<HostCard['player']>;
 
-const ATTRIBUTE = /^(?!on)[a-z][\w-]*$/i;
-
 /** Names that a link form captures from path and query. */
-export function capturesOf(form: Pick<LinkForm, 'path' | 'query'>): string[] {
-  return [form.path, ...Object.values(form.query)].flatMap(namesIn);
+export function capturesOf(form: Pick<LinkForm, 'path' | 'query' | 'fragment'>): string[] {
+  return [form.path, ...Object.values(form.query), form.fragment ?? ''].flatMap(namesIn);
 }
 
 /** A name within a pattern: `:name`, or `{:name}` where letters follow (URL Pattern Standard, section 1.1). */

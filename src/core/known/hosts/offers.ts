@@ -14,8 +14,8 @@ export function offerOf(id: SettingId, item: Item, book: HostBook): Offer {
   if (needsNoHost(id)) return item.frame !== null || onPlaceholder.has(id) ? 'offered' : 'not offered';
   if (item.form === 'file')
     return !makesSense(id, item.kind) ? 'not applicable' : byElement(id, item.kind) ? 'offered' : 'not offered';
-  if (item.host !== null && !makesSense(id, item.kind)) return 'not applicable';
   const use = item.host === null ? undefined : book.byId.get(item.host)?.card.settings[id];
+  if (item.host !== null && !makesSense(id, item.kind) && !(use && item.kind === 'page')) return 'not applicable';
   if (!use || use.in === 'nowhere') return 'not offered';
   return 'targets' in use && use.targets && !use.targets.includes(item.target!) ? 'not applicable' : 'offered';
 }

@@ -35,6 +35,13 @@ export function compileShape(shape: string): (text: string) => boolean {
   };
 }
 
+/** Whether a text has one of several shapes. */
+export function compileShapes(shapes: string | readonly string[]): (text: string) => boolean {
+  if (typeof shapes === 'string') return compileShape(shapes);
+  const all = shapes.map(compileShape);
+  return (text) => all.some((has) => has(text));
+}
+
 /** The places that are reached by one more part, from those that were. */
 function advance(from: Uint8Array<ArrayBuffer>, text: string, { of, least, most }: Part): Uint8Array<ArrayBuffer> {
   const to = new Uint8Array(text.length + 1);

@@ -1,4 +1,4 @@
-import { isHonoured } from '../../known/hosts/book.ts';
+import { isHonoured } from '../../known/hosts/compile.ts';
 import type { PlanEntry } from '../../model/plan.ts';
 import type { SettingId } from '../../known/settings/list.ts';
 import type { Asked } from './asked.ts';

@@ -14,6 +14,7 @@ export function planLink({ item, settings, card, target }: Asked): Plan['link'] 
   }
   // What stood in a frame address means nothing to the share page.
   if (!card?.framedForms.has(item.form))
-    for (const { in: place, name, raw } of item.unknown) parts.push({ in: place, name, raw, origin: 'item' });
+    for (const { in: place, name, raw, within } of item.unknown)
+      if (within === undefined) parts.push({ in: place, name, raw, origin: 'item' });
   return { base: item.canonical, parts };
 }

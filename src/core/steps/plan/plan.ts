@@ -1,8 +1,8 @@
 import type { Context } from '../../context.ts';
-import { originOf } from '../../known/hosts/book.ts';
+import { originOf } from '../../known/hosts/compile.ts';
 import { broughtAlong } from '../../known/hosts/broughtAlong.ts';
 import type { Item } from '../../model/item.ts';
-import type { AddressPart, Origin, Plan, PlanEntry } from '../../model/plan.ts';
+import type { AddressPart, Origin, Plan, PlanEntry, Sent } from '../../model/plan.ts';
 import { rankOf, settingOf, type SettingId, type Settings } from '../../known/settings/list.ts';
 import { joinFeatures, splitFeatures, withheld } from '../../model/features.ts';
 import { encodeParameter } from '../../model/url.ts';
@@ -11,6 +11,7 @@ import type { Asked } from './asked.ts';
 import { planBox } from './box.ts';
 import { findConflict } from './conflicts.ts';
 import { planLink } from './link.ts';
+import { encodePack, fillPacks } from './packs.ts';
 import { planScript } from './script.ts';
 import { planSetting } from './setting.ts';
 import { withSiteValues } from './siteValues.ts';
@@ -41,7 +42,7 @@ export function plan(item: Item, asking: Settings, { book, site, lacks }: Planni
   return {
     entries,
     base: planBase(asked, entries),
-    parts: planParts(item, entries),
+    parts: planParts(asked, entries),
     link: planLink(asked),
     pressed: planPressed(asked, entries),
     allow,
@@ -74,34 +75,85 @@ function settle(id: SettingId, asked: Asked): PlanEntry {
   return conflict ? { ...entry, state: 'conflict', ...conflict } : entry;
 }
 
-function planBase({ item, card }: Asked, entries: readonly PlanEntry[]): Plan['base'] {
+function planBase(asked: Asked, entries: readonly PlanEntry[]): Plan['base'] {
+  const { item, card } = asked;
+  const address = item.frame ?? item.canonical;
+  const base = withPath(asked, entries) ?? [{ text: withoutReplaced(address, asked, entries), origin: 'item' as const }];
   for (const entry of entries)
     for (const sent of entry.sent)
       if (sent.in === 'origin' && card && item.frame !== null) {
         const origin = originOf(card.card, sent.value as never)!;
-        const rest = item.frame.slice(new URL(item.frame).origin.length);
-        return [
-          { text: origin, origin: entry.setting },
-          { text: rest, origin: 'item' },
-        ];
+        const [first, ...others] = base;
+        const rest = first!.text.slice(new URL(item.frame).origin.length);
+        return [{ text: origin, origin: entry.setting }, { text: rest, origin: 'item' }, ...others];
       }
-  return [{ text: item.frame ?? item.canonical, origin: 'item' }];
+  return base;
 }
 
-function planParts(item: Item, entries: readonly PlanEntry[]): AddressPart[] {
+/** The frame address with settings in its path, where there are any. */
+function withPath(asked: Asked, entries: readonly PlanEntry[]): Plan['base'] | null {
+  const { item, target } = asked;
+  if (!target?.frame || !target.hasPath) return null;
+  const values: Record<string, string> = {};
+  let origin: Origin = 'item';
+  for (const { setting, sent } of entries)
+    for (const { in: place, name, value } of sent)
+      if (place === 'path') {
+        values[name] = value;
+        origin = setting;
+      }
+  for (const { pack, text, origin: from } of fillPacks(asked, entries).values())
+    if (pack.in === 'path' && text !== '') {
+      values[pack.name] = text;
+      origin = from;
+    }
+  if (Object.keys(values).length === 0) return null;
+  const text = withoutReplaced(target.frame({ ...item.captures, canonical: item.canonical, ...values }), asked, entries);
+  const plain = item.frame ?? '';
+  let [from, to] = [0, 0];
+  while (from < plain.length && plain[from] === text[from]) from++;
+  while (to < plain.length - from && plain[plain.length - 1 - to] === text[text.length - 1 - to]) to++;
+  const pieces: Plan['base'] = [
+    { text: text.slice(0, from), origin: 'item' },
+    { text: text.slice(from, text.length - to), origin },
+    { text: text.slice(text.length - to), origin: 'item' },
+  ];
+  return pieces.filter((piece) => piece.text !== '');
+}
+
+/** What always stands in the address gives way to a setting of the same name. */
+function withoutReplaced(address: string, { target }: Asked, entries: readonly PlanEntry[]): string {
+  if (!target || target.fixed.size === 0) return address;
+  const replaced = new Set(entries.flatMap(({ sent }) => sent.filter((s) => s.in === 'query').map(({ name }) => name)));
+  if (![...target.fixed.keys()].some((name) => replaced.has(name))) return address;
+  const [before, query = ''] = address.split('?');
+  const left = query.split('&').filter((raw) => !replaced.has(raw.split('=')[0]!));
+  return left.length > 0 ? `${before}?${left.join('&')}` : before!;
+}
+
+function planParts(asked: Asked, entries: readonly PlanEntry[]): AddressPart[] {
+  const { item } = asked;
   const parts: AddressPart[] = [];
   for (const { setting, sent } of entries)
     for (const s of sent)
       if (s.in === 'query' || s.in === 'fragment')
-        parts.push({
-          in: s.in,
-          name: s.name,
-          raw: `${encodeURIComponent(s.name)}=${item.form === 'file' ? s.value : encodeParameter(s.value)}`,
-          origin: setting,
-        });
+        parts.push({ in: s.in, name: s.name, raw: rawOf(s, item.form === 'file'), origin: setting });
+  if (asked.card?.hasPacks)
+    for (const { pack, text, origin } of fillPacks(asked, entries).values())
+      if ((pack.in === 'query' || pack.in === 'fragment') && text !== '') {
+        const name = encodeURIComponent(pack.name);
+        parts.push({ in: pack.in, name: pack.name, raw: (name && `${name}=`) + encodePack(text), origin });
+      }
   if (item.form === 'file') parts.push(...planFragment(entries));
-  for (const { in: place, name, raw } of item.unknown) parts.push({ in: place, name, raw, origin: 'item' });
+  for (const { in: place, name, raw, within } of item.unknown)
+    if (within === undefined) parts.push({ in: place, name, raw, origin: 'item' });
   return parts;
+}
+
+function rawOf({ in: place, name, value, bare }: Sent, asItIs: boolean): string {
+  if (place === 'fragment' && name === '') return encodePack(value);
+  const written = encodeURIComponent(name);
+  return bare ? written : `${written}=${asItIs ? value : encodeParameter(value)}`;
 }
 
 /** What a press on the cover leads to: the same, begun by the press, since nobody would press twice. */
@@ -109,7 +161,7 @@ function planPressed(asked: Asked, entries: readonly PlanEntry[]): AddressPart[]
   if (asked.settings.load !== 'ask' || asked.item.frame === null) return null;
   const begins = planSetting('autoplay', { ...asked, settings: { ...asked.settings, autoplay: 'on' } });
   const others = entries.filter((e) => e.setting !== 'autoplay');
-  const parts = planParts(asked.item, begins.sent.length > 0 ? [begins, ...others] : others);
+  const parts = planParts(asked, begins.sent.length > 0 ? [begins, ...others] : others);
   return parts.map((part) => (part.origin === 'autoplay' ? { ...part, origin: 'load' as const } : part));
 }
 

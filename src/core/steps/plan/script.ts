@@ -1,6 +1,7 @@
 import { own } from '../../model/own.ts';
 import type { PlanEntry, ScriptPlan } from '../../model/plan.ts';
 import type { Asked } from './asked.ts';
+import { fillPacks } from './packs.ts';
 
 /** The share link with those of its parameters that nobody knows. */
 function withUnknown({ canonical, unknown }: Asked['item']): string {
@@ -32,6 +33,8 @@ export function planScript({ item, settings, card, target }: Asked, entries: rea
   for (const { setting, sent } of entries)
     for (const { in: place, name, value } of sent)
       if (place === 'attribute') attributes.push({ name: script.prefix + name, value, origin: setting });
+  for (const { pack, text, origin } of fillPacks({ item, card, target }, entries).values())
+    if (pack.in === 'attribute' && text !== '') attributes.push({ name: script.prefix + pack.name, value: text, origin });
   for (const [setting, name] of ON_PLACEHOLDER)
     if (settings[setting] !== undefined) attributes.push({ name, value: String(settings[setting]), origin: setting });
   for (const { name, value } of item.kept.attributes)

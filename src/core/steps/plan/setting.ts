@@ -1,7 +1,7 @@
-import { isHonoured } from '../../known/hosts/book.ts';
+import { isHonoured, placeOf } from '../../known/hosts/compile.ts';
 import { byElement, onPlaceholder } from '../../known/hosts/byElement.ts';
-import type { HonouredSetting } from '../../known/hosts/card.ts';
-import { spell } from '../../known/hosts/spellings.ts';
+import type { HonouredSetting, HostCard, SettingPlace } from '../../known/hosts/card.ts';
+import { spell, spellList } from '../../known/hosts/spellings.ts';
 import { own } from '../../model/own.ts';
 import type { Item } from '../../model/item.ts';
 import type { PlanEntry, Reason, Sent, State } from '../../model/plan.ts';
@@ -23,7 +23,8 @@ function settle(id: SettingId, value: SettingValue, { item, card, target }: Aske
   if (needsNoHost(id) && !isHonoured(use)) return doHere(id, value, { item, target });
   if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
-  if (!makesSense(id, item.kind)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
+  if (!makesSense(id, item.kind) && !(use && item.kind === 'page'))
+    return ['not applicable', { code: 'otherKind', kind: item.kind }];
   if (!use) return ['not offered', { code: 'hostLacks', host: card.card.name }];
   if (use.in === 'nowhere') return ['not offered', { code: 'withdrawn', since: use.since, note: use.note }];
   if (use.in === 'origin') return byOrigin(own(use.words, String(value)), value === use.usual, card.card.name);
@@ -58,16 +59,18 @@ function byOrigin(group: string | undefined, usual: boolean, host: string): Outc
 }
 
 function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<Asked, 'item' | 'card'>): Outcome {
-  if ((use.in === 'attribute') !== (item.frame === null)) return ['not offered', { code: 'hostLacks', host: card!.card.name }];
+  const place = placeOf(use, item.target);
+  if (standsOnPlaceholder(place, card!.card) !== (item.frame === null))
+    return ['not offered', { code: 'hostLacks', host: card!.card.name }];
   if (use.targets && !use.targets.includes(item.target!)) return ['not applicable', { code: 'otherTarget', form: item.form }];
   const withdrawn = use.withdrawn.find((w) => w.value === value);
   const given = withdrawn ? withdrawn.nearest : value;
-  const spelt = spell(use.spelling, given);
+  const spelt = spell(place.spelling, given);
   if (spelt === undefined)
     return given === use.usual
       ? ['sent', { code: 'alreadySo' }]
       : ['not offered', { code: 'valueLacks', host: card!.card.name, nearest: use.usual ?? null }];
-  const sent: Sent[] = [{ in: use.in, name: use.name, value: spelt }, ...companions(use, item)];
+  const sent: Sent[] = [...sentAt(place, given, spelt), ...companions(use, item)];
   if (withdrawn)
     return ['in part', { code: 'nearest', value: withdrawn.nearest, since: withdrawn.since, note: withdrawn.note }, sent];
   const limit = use.limits.find(
@@ -78,11 +81,22 @@ function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<
     : ['sent', { code: 'sent' }, sent];
 }
 
+const standsOnPlaceholder = ({ in: place, pack }: SettingPlace, { packs }: HostCard): boolean =>
+  place === 'attribute' || (place === 'packed' && packs[pack!]?.in === 'attribute');
+
+/** What goes to the place: a list may repeat its parameter. */
+function sentAt({ in: place, name, pack, bare, quoted, spelling }: SettingPlace, value: SettingValue, spelt: string): Sent[] {
+  const more = { ...(pack !== undefined && { pack }), ...(bare && spelt === '' && { bare }), ...(quoted && { quoted }) };
+  if (spelling.form !== 'list' || spelling.repeat === undefined) return [{ in: place, name, value: spelt, ...more }];
+  const index = spelling.repeat === 'index';
+  return spellList(spelling, value).map((one, i) => ({ in: place, name: index ? `${name}[${i}]` : name, value: one, ...more }));
+}
+
 /** What must be sent along; left out where the frame address holds it already, or the item has none. */
 function companions(use: HonouredSetting, { frame, captures }: Item): Sent[] {
   const held = new URLSearchParams(frame?.split('?')[1] ?? '');
   return Object.entries(use.with).flatMap(([name, template]) => {
-    const capture = own(captures, template.replace(/^\{|\}$/g, ''));
+    const capture = template.startsWith('{') ? own(captures, template.slice(1, -1)) : template;
     return capture === undefined || held.has(name) ? [] : [{ in: 'query' as const, name, value: capture }];
   });
 }

@@ -1,4 +1,4 @@
-import type { CompiledCard, CompiledTarget } from '../../known/hosts/book.ts';
+import type { CompiledCard, CompiledTarget } from '../../known/hosts/compile.ts';
 import type { Site } from '../../model/site.ts';
 import { parseUrl } from '../../model/url.ts';
 import type { SettingValue } from '../../model/values.ts';

@@ -1,16 +1,17 @@
-import type { CompiledForm, HostBook } from '../../known/hosts/book.ts';
+import type { HostBook } from '../../known/hosts/book.ts';
+import type { CompiledForm, ReadPack } from '../../known/hosts/compile.ts';
 import { attributeRuns } from '../../model/markup/running.ts';
 import type { Candidate, PlacedAttribute, Range } from '../../model/candidate.ts';
 import { splitFeatures } from '../../model/features.ts';
 import type { Item, Parameter } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
 import type { SettingValue } from '../../model/values.ts';
-import type { SettingId } from '../../known/settings/list.ts';
+import type { SettingId, Settings } from '../../known/settings/list.ts';
 import { decode, splitAddress } from './address.ts';
 import { readFrameMarkup } from './frameMarkup.ts';
 import { matchLink, type LinkMatch } from './match.ts';
-import { isIdentity, readSetting } from './parameters.ts';
-import { codeOf, ON_PLACEHOLDER, readCodeSetting } from './script.ts';
+import { isIdentity, readMembers, readSetting } from './parameters.ts';
+import { codeOf, ON_PLACEHOLDER, readCodePack, readCodeSetting } from './script.ts';
 
 /** What one part of a pasted text means. */
 export type Meaning =
@@ -97,12 +98,27 @@ function pathSegments(path: string, from: number, match: LinkMatch | null, known
 }
 
 /** A capture is a setting, or says which item it is. */
-function captureMeaning(name: string, { form, pathSettings }: LinkMatch): Meaning {
-  const setting = form.pathReads.get(name)?.setting;
-  const value = setting && pathSettings[setting];
+function captureMeaning(name: string, { form, inPath: { settings, unknown } }: LinkMatch): Meaning {
+  const pack = form.packs.path.get(name);
+  if (pack) return packMeaning(name, settings, { pack, unknown });
+  const setting = form.reads.path.get(name)?.find((place) => settings[place.setting] !== undefined)?.setting;
+  const value = setting && settings[setting];
   return setting && value !== undefined
     ? { role: 'setting', setting, value }
     : { role: 'identity', name: identityName(form, name) };
+}
+
+/** What holds several settings stands for the first of them. */
+function packMeaning(
+  name: string,
+  settings: Settings,
+  { pack, unknown }: { pack: ReadPack; unknown: readonly Parameter[] },
+): Meaning {
+  const [first] = Object.entries(settings).filter(([id]) =>
+    [...pack.members.values()].flat().some(({ setting }) => setting === id),
+  ) as [SettingId, SettingValue][];
+  if (first) return { role: 'setting', setting: first[0], value: first[1] };
+  return unknown.length > 0 ? { role: 'unknown', name } : { role: 'usual' };
 }
 
 function parameterSegments(written: string, from: number, place: Parameter['in'], match: LinkMatch | null): Segment[] {
@@ -127,9 +143,12 @@ function parameterMeaning(parameter: Parameter, match: LinkMatch | null, seen: S
   const form: CompiledForm = match.form;
   if (isIdentity(form, match.captures, parameter)) return { role: 'identity', name: identityName(form, parameter.name) };
   if (form.card.tracking.has(parameter.name)) return { role: 'dropped', why: 'tracking' };
+  const pack = form.packs[parameter.in].get(parameter.name);
+  const members = pack && readMembers(pack, parameter.value);
+  if (members) return packMeaning(parameter.name, members.settings, { pack, unknown: members.unknown });
   const read = readSetting(form, parameter);
   if (!read) return { role: 'unknown', name: parameter.name };
-  if (seen.has(read[0])) return { role: 'dropped', why: 'duplicate' };
+  if (seen.has(read[0]) && !read[2]) return { role: 'dropped', why: 'duplicate' };
   seen.add(read[0]);
   return { role: 'setting', setting: read[0], value: read[1] };
 }
@@ -169,6 +188,11 @@ function codeMeaning({ name, value }: PlacedAttribute, { host, target, form }: I
     return { role: 'identity', name: own(card.card.identifiers, template.replace(/[{}]/g, ''))?.name ?? null };
   const ours = ON_PLACEHOLDER.get(name);
   if (ours && value) return { role: 'setting', setting: ours, value };
+  const packed = readCodePack({ name, text: value ?? '' }, found, prefix);
+  if (packed) {
+    const [first] = Object.entries(packed.settings) as [SettingId, SettingValue][];
+    return first ? { role: 'setting', setting: first[0], value: first[1] } : { role: 'unknown', name };
+  }
   const read = readCodeSetting({ name, text: value ?? '' }, found, prefix);
   return read ? { role: 'setting', setting: read[0], value: read[1] } : { role: 'unknown', name };
 }

@@ -2,14 +2,10 @@ import type { HostBook } from '../../known/hosts/book.ts';
 import { broughtAlong } from '../../known/hosts/broughtAlong.ts';
 import type { Candidate } from '../../model/candidate.ts';
 import { featureName, isMarked, splitFeatures, withheld } from '../../model/features.ts';
-import type { Item, Kept } from '../../model/item.ts';
+import type { Item } from '../../model/item.ts';
 import type { SettingValue } from '../../model/values.ts';
 import { makesSense, SETTINGS, type SettingId, type Settings } from '../../known/settings/list.ts';
-
-interface Markup {
-  settings: Settings;
-  kept: Kept;
-}
+import type { Markup } from './frameMarkup.ts';
 
 /**
  * Sorts the features that a frame is given: those that its player needs or that come along with a setting say nothing

@@ -5,13 +5,16 @@ import type { Kind } from '../../model/kind.ts';
 import { parseRatio, parseValue, type SettingValue } from '../../model/values.ts';
 import { settingOf, type SettingId, type Settings } from '../../known/settings/list.ts';
 
+/** What attributes ask for, and what of them is kept. */
+export interface Markup {
+  settings: Settings;
+  kept: Kept;
+}
+
 type Draft = { [Id in SettingId]?: SettingValue };
 
 /** What the attributes of an iframe, or of a media element of a kind (`file` for an attribute by itself), ask for, and what of them is kept. */
-export function readFrameMarkup(
-  attributes: readonly Attribute[],
-  media: Kind | 'file' | false = false,
-): { settings: Settings; kept: Kept } {
+export function readFrameMarkup(attributes: readonly Attribute[], media: Kind | 'file' | false = false): Markup {
   const named = media !== false && attributes.some(({ name, value }) => (name === 'alt' || name === 'aria-label') && value);
   const settings: Draft = {};
   const kept = { attributes: [] as Attribute[], style: [] as string[] };

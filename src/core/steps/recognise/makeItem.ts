@@ -1,4 +1,4 @@
-import type { CompiledCard, CompiledTarget } from '../../known/hosts/book.ts';
+import type { CompiledCard, CompiledTarget } from '../../known/hosts/compile.ts';
 import type { Item } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
 import type { Address } from './address.ts';

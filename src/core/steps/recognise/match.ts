@@ -1,19 +1,19 @@
-import { formsFor, type CompiledForm, type HostBook, type HostEntry } from '../../known/hosts/book.ts';
+import { entriesOf, formsFor, type HostBook, type HostEntry } from '../../known/hosts/book.ts';
+import type { CompiledForm } from '../../known/hosts/compile.ts';
 import type { Refusal } from '../../model/candidate.ts';
 import { own } from '../../model/own.ts';
-import { parseValue, type SettingValue } from '../../model/values.ts';
-import { settingOf, type SettingId, type Settings } from '../../known/settings/list.ts';
-import { unspell } from '../../known/hosts/spellings.ts';
+import type { Parameter } from '../../model/item.ts';
+import { readMembers, readPlace, type Read } from './parameters.ts';
 import { decode, splitAddress, type Address } from './address.ts';
 
 /** The link form that an address follows, with what it captured. */
 export interface LinkMatch {
   form: CompiledForm;
   /** The setting that the address itself stands for. */
-  byOrigin: { setting: SettingId; value: string } | undefined;
+  byOrigin: HostEntry['byOrigin'];
   captures: Readonly<Record<string, string>>;
-  /** Settings that stand in the path. */
-  pathSettings: Settings;
+  /** What stands in the path besides: settings, and what is unknown within a part that holds several. */
+  inPath: Pick<Read, 'settings' | 'unknown'>;
   /** Names of other cards that claim this link just as well. */
   rivals?: readonly string[];
   /** For a frame address that holds the whole share link: what that link is. */
@@ -22,7 +22,7 @@ export interface LinkMatch {
 
 /** The match, a refusal where the host is known but the link is not usable, or null for an unknown host. */
 export function matchLink(address: Address, book: HostBook): LinkMatch | { refusal: Refusal } | null {
-  const entries = book.byHost.get(address.host);
+  const entries = entriesOf(book, address.host);
   if (!entries) return null;
   const found =
     entries.length === 1
@@ -39,9 +39,9 @@ type Try = LinkMatch | { refusal: Refusal | undefined };
 function matchEntry(entry: HostEntry, address: Address, book: HostBook): Try {
   let broken: Refusal | undefined;
   for (const form of formsFor(entry, address.path)) {
-    const captured = capture(form, address);
+    const captured = capture(form, address, entry.wild);
     if (!captured) continue;
-    const { captures, pathSettings } = captured;
+    const { captures, inPath } = captured;
     const misshapen = findMisshapen(form, captures);
     if (misshapen) {
       broken ??= brokenIdentifier(form, misshapen, captures);
@@ -50,7 +50,7 @@ function matchEntry(entry: HostEntry, address: Address, book: HostBook): Try {
     if (form.form.refused) return { refusal: notForVisitors(form, captures) };
     const sample = findSample(form, captures);
     if (sample) return { refusal: sample };
-    const found: LinkMatch = { form, byOrigin: entry.byOrigin, captures, pathSettings };
+    const found: LinkMatch = { form, byOrigin: entry.byOrigin, captures, inPath };
     return form.form.wraps ? unwrap(found, book) : found;
   }
   return { refusal: broken };
@@ -76,13 +76,13 @@ function findSample({ card }: CompiledForm, captures: Record<string, string>): R
   return undefined;
 }
 
-type Captured = Pick<LinkMatch, 'pathSettings'> & { captures: Record<string, string> };
+type Captured = Pick<LinkMatch, 'inPath'> & { captures: Record<string, string> };
 
-function capture(form: CompiledForm, { path: whole, parameters }: Address): Captured | null {
+function capture(form: CompiledForm, { host, path: whole, parameters }: Address, wild: boolean): Captured | null {
   const path = whole.length > 1 && whole.endsWith('/') ? whole.slice(0, -1) : whole;
   const found = form.path.exec(path);
   if (!found) return null;
-  const captures: Record<string, string> = {};
+  const captures: Record<string, string> = wild ? { subdomain: host.slice(0, host.indexOf('.')) } : {};
   for (let i = 0; i < form.names.length; i++) captures[form.names[i]!] = decode(found[i + 1]!);
   for (const { name, pattern, names } of form.query) {
     const value = queryValue(parameters, name);
@@ -90,28 +90,49 @@ function capture(form: CompiledForm, { path: whole, parameters }: Address): Capt
     if (!held) return null;
     names.forEach((capture, i) => (captures[capture] = held[i + 1]!));
   }
-  const pathSettings = form.pathReads.size > 0 ? takeSettings(form, captures) : NO_SETTINGS;
-  return pathSettings && { captures, pathSettings };
+  if (form.fragment) {
+    const held = form.fragment.pattern.exec(wholeFragment(parameters));
+    if (!held) return null;
+    form.fragment.names.forEach((name, i) => (captures[name] = decode(held[i + 1]!)));
+  }
+  const inPath = form.readsPath ? takeSettings(form, captures) : NOTHING;
+  return inPath && { captures, inPath };
 }
+
+/** What stands behind the # as it was written. */
+const wholeFragment = (parameters: readonly Parameter[]): string =>
+  parameters
+    .filter((parameter) => parameter.in === 'fragment')
+    .map(({ raw }) => raw)
+    .join('&');
 
 function queryValue(parameters: Address['parameters'], name: string): string | undefined {
   for (const parameter of parameters) if (parameter.in === 'query' && parameter.name === name) return parameter.value;
   return undefined;
 }
 
-const NO_SETTINGS: Settings = {};
+const NOTHING: LinkMatch['inPath'] = { settings: {}, unknown: [] };
 
 /** Takes out the captures that are settings; null where one does not spell its setting. */
-function takeSettings(form: CompiledForm, captures: Record<string, string>): Settings | null {
-  const settings: { [Id in SettingId]?: SettingValue } = {};
-  for (const [name, { setting, spelling }] of form.pathReads) {
-    const value = unspell(spelling, own(captures, name) ?? '');
-    const proper = value === undefined ? undefined : parseValue(settingOf(setting).value, String(value));
-    if (proper === undefined) return null;
-    settings[setting] = proper;
+function takeSettings(form: CompiledForm, captures: Record<string, string>): LinkMatch['inPath'] | null {
+  let read: LinkMatch['inPath'] = NOTHING;
+  for (const [name, places] of form.reads.path) {
+    const text = own(captures, name);
+    if (text === undefined) continue;
+    const found = readPlace(places, text);
+    if (!found) return null;
+    read = { ...read, settings: { ...read.settings, [found[0]]: found[1] } };
     delete captures[name];
   }
-  return settings;
+  for (const [name, pack] of form.packs.path) {
+    const text = own(captures, name);
+    const members = text === undefined ? null : readMembers(pack, text);
+    if (text === undefined) continue;
+    if (!members) return null;
+    read = { settings: { ...read.settings, ...members.settings }, unknown: [...read.unknown, ...members.unknown] };
+    delete captures[name];
+  }
+  return read;
 }
 
 function findMisshapen(form: CompiledForm, captures: Record<string, string>): string | undefined {

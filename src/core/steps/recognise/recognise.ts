@@ -1,16 +1,18 @@
 import { isStrange, type HostBook } from '../../known/hosts/book.ts';
+import { isHonoured, placeOf } from '../../known/hosts/compile.ts';
 import type { Candidate, Refusal } from '../../model/candidate.ts';
 import type { Item } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
-import type { Settings } from '../../known/settings/list.ts';
-import { readFrameMarkup } from './frameMarkup.ts';
+import type { SettingValue } from '../../model/values.ts';
+import type { SettingId, Settings } from '../../known/settings/list.ts';
+import { readFrameMarkup, type Markup } from './frameMarkup.ts';
 import { readFeatures } from './features.ts';
 import { fileItem, refusedFile } from './file.ts';
 import { makeItem, unknownItem } from './makeItem.ts';
 import { matchLink, type LinkMatch } from './match.ts';
 import { recogniseCode } from './script.ts';
 import { splitAddress, type Address } from './address.ts';
-import { readParameters } from './parameters.ts';
+import { readParameters, readPlace } from './parameters.ts';
 
 /** An item, or why there is none. */
 export type Recognition = { item: Item; refusal?: undefined } | { item?: undefined; refusal: Refusal };
@@ -42,17 +44,17 @@ function unknownPage({ source }: Candidate, address: Address): Item {
 }
 
 function knownItem(match: LinkMatch, address: Address): Item {
-  const { form, captures, byOrigin, pathSettings, rivals } = match;
+  const { form, captures, byOrigin, inPath, rivals } = match;
   const { card, target } = form;
   const read = readParameters(form, captures, address);
   const inner = match.inner;
   const values = inner ? inner.captures : captures;
   const shape = inner ? inner.form.target : target;
-  const settings = form.pathReads.size > 0 ? { ...pathSettings, ...read.settings } : read.settings;
+  const settings = form.readsPath ? { ...inPath.settings, ...read.settings } : read.settings;
   const item = makeItem(card, shape, values);
   item.form = form.form.id;
   item.settings = byOrigin ? { ...settings, [byOrigin.setting]: byOrigin.value } : settings;
-  item.unknown = read.unknown;
+  item.unknown = inPath.unknown.length > 0 ? [...inPath.unknown, ...read.unknown] : read.unknown;
   item.dropped = read.dropped;
   if (rivals) item.rivals = rivals;
   return item;
@@ -63,10 +65,8 @@ const OVERLAID = /^(?:position|top|left|right|bottom|inset|width|height)\s*:/i;
 const WRAPPED: ReadonlySet<string> = new Set(['width', 'widthMode', 'height']);
 
 function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
-  const { settings, kept } = readFeatures(readFrameMarkup(candidate.attributes, item.form === 'file' && item.kind), item, {
-    candidate,
-    book,
-  });
+  const markup = readFrameMarkup(candidate.attributes, item.form === 'file' && item.kind);
+  const { settings, kept } = readFeatures(withHostAttributes(markup, item, book), item, { candidate, book });
   if (candidate.wrapper) {
     const own = Object.fromEntries(Object.entries(settings).filter(([id]) => !WRAPPED.has(id)));
     const left = {
@@ -79,6 +79,25 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
     return { ...item, settings: { ...item.settings, widthMode: 'fill', ratio, ...own, ...around }, kept: left };
   }
   return { ...item, settings: withoutSteppedHeight({ ...item.settings, ...settings }, item, book), kept };
+}
+
+/** Attributes of the frame that the host reads settings from. */
+function withHostAttributes(markup: Markup, { host, target }: Item, book: HostBook): Markup {
+  const uses = Object.entries(book.byId.get(host ?? '')?.card.settings ?? {}).flatMap(([id, use]) => {
+    const place = isHonoured(use) ? placeOf(use, target) : undefined;
+    return place?.in === 'frameAttribute' ? [{ ...place, setting: id as SettingId }] : [];
+  });
+  if (uses.length === 0) return markup;
+  const settings: { [Id in SettingId]?: SettingValue } = { ...markup.settings };
+  const attributes = markup.kept.attributes.filter(({ name, value }) => {
+    const read = readPlace(
+      uses.filter((use) => use.name === name),
+      value ?? '',
+    );
+    if (read) settings[read[0]] = read[1];
+    return !read;
+  });
+  return { settings, kept: { ...markup.kept, attributes } };
 }
 
 /** A height that comes with another setting is that setting's, and goes with it. */

@@ -1,7 +1,8 @@
-import { isHonoured, scriptKey, type CodeTarget, type HostBook } from '../../known/hosts/book.ts';
+import { scriptKey, type CodeTarget, type HostBook } from '../../known/hosts/book.ts';
+import { isHonoured, membersOf, placeOf } from '../../known/hosts/compile.ts';
 import { unspell } from '../../known/hosts/spellings.ts';
 import type { Attribute, Candidate, Refusal } from '../../model/candidate.ts';
-import type { Item } from '../../model/item.ts';
+import type { Item, Parameter } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
 import { splitUrl } from '../../model/url.ts';
 import { parseValue, type SettingValue } from '../../model/values.ts';
@@ -9,7 +10,7 @@ import { settingOf, type SettingId } from '../../known/settings/list.ts';
 import { splitAddress } from './address.ts';
 import { makeItem } from './makeItem.ts';
 import { matchLink } from './match.ts';
-import { readParameters } from './parameters.ts';
+import { readMembers, readParameters } from './parameters.ts';
 
 type Recognition = { item: Item; refusal?: undefined } | { item?: undefined; refusal: Refusal };
 
@@ -92,6 +93,7 @@ function codeItem(
 ): Item {
   const settings: { [Id in SettingId]?: SettingValue } = {};
   const kept: Attribute[] = [];
+  const within: Parameter[] = [];
   for (const { name, value } of candidate.attributes) {
     if (Object.hasOwn(fixed, name) || (candidate.source === 'shortcode' && value === null)) continue;
     const ours = ON_PLACEHOLDER.get(name);
@@ -99,6 +101,12 @@ function codeItem(
     if (ours === 'title' && !value) continue;
     if (laid !== undefined) {
       settings[ours!] = laid;
+      continue;
+    }
+    const packed = readCodePack({ name, text: value ?? '' }, { card, target }, prefix);
+    if (packed) {
+      for (const [id, held] of Object.entries(packed.settings)) settings[id as SettingId] ??= held;
+      within.push(...packed.unknown);
       continue;
     }
     const read = readCodeSetting({ name, text: value ?? '' }, { card, target }, prefix);
@@ -109,9 +117,20 @@ function codeItem(
     ...makeItem(card, target, values),
     form: candidate.source,
     settings,
-    unknown,
+    unknown: [...unknown, ...within],
     kept: { attributes: kept, style: [] },
   };
+}
+
+/** What an attribute of the placeholder holds that stands for several settings. */
+export function readCodePack(
+  { name, text }: { name: string; text: string },
+  { card, target }: CodeTarget,
+  prefix: string,
+): ReturnType<typeof readMembers> {
+  if (!card.hasPacks) return null;
+  const found = Object.entries(card.card.packs).find(([, pack]) => pack.in === 'attribute' && prefix + pack.name === name);
+  return found ? readMembers({ id: found[0], pack: found[1], members: membersOf(card.card, found[0], target.name) }, text) : null;
 }
 
 /** The setting that an attribute of the placeholder spells. */
@@ -121,8 +140,10 @@ export function readCodeSetting(
   prefix: string,
 ): [SettingId, SettingValue] | undefined {
   for (const [id, use] of Object.entries(card.card.settings)) {
-    if (!isHonoured(use) || prefix + use.name !== name || (use.targets && !use.targets.includes(target.name))) continue;
-    const value = unspell(use.spelling, text);
+    if (!isHonoured(use) || (use.targets && !use.targets.includes(target.name))) continue;
+    const place = placeOf(use, target.name);
+    if (place.in === 'packed' || prefix + place.name !== name) continue;
+    const value = unspell(place.spelling, text);
     const proper = value === undefined ? undefined : parseValue(settingOf(id as SettingId).value, String(value));
     if (proper !== undefined) return [id as SettingId, proper];
   }

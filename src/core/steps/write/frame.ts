@@ -25,6 +25,9 @@ export function frameElement(input: WriteInput, sizing: Sizing, place: 'alone' |
     attributes.push({ name: 'loading', value: [{ text: load === 'near' ? 'lazy' : 'eager' }], origin: 'load' });
   if (plan.allow.length > 0) attributes.push({ name: 'allow', value: allowList(plan.allow) });
   if (plan.fullscreen) attributes.push(plan.fullscreen === 'item' ? FULLSCREEN : { ...FULLSCREEN, origin: plan.fullscreen });
+  for (const { setting, sent } of plan.entries)
+    for (const s of sent)
+      if (s.in === 'frameAttribute') attributes.push({ name: s.name, value: [{ text: s.value }], origin: setting });
   attributes.push(...frameAttributes(input, attributes));
   return { tag: 'iframe', attributes };
 }
