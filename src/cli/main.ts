@@ -8,6 +8,7 @@ import { embed } from './embed.ts';
 import { hosts } from './hosts.ts';
 import { UsageError } from './io.ts';
 import { read } from './read.ts';
+import { teach } from './teach.ts';
 
 /** The command line: a thin face over the core. Exit 0 done, 1 not recognised or a check failed, 2 wrong use. */
 const program = new Command('refenestra').description('Turns share links and embed codes into embed code.').exitOverride();
@@ -50,6 +51,12 @@ withHosts(program.command('batch'))
 withHosts(withJson(program.command('hosts')))
   .description('validates the host cards')
   .action(run(hosts));
+
+withHosts(withJson(program.command('teach')))
+  .description('works out a host card from links, codes and codes with settings')
+  .option('--card <file>', 'what is known of the host already, as a host card')
+  .argument('<file>', 'the examples, as JSON')
+  .action(run(teach));
 
 const listing = (name: string, description: string, rows: readonly { id: string; text: string }[]): void => {
   withJson(program.command(name))

@@ -44,8 +44,8 @@ const oneShape = z
   .string()
   .max(120)
   .regex(
-    new RegExp(String.raw`^(?:(?:${CLASS}|[A-Za-z0-9_-])(?:\{\d{1,2}(?:,\d{1,2})?\}|\+)?)+$`),
-    'a shape is classes such as [a-z0-9]{8}, one after the other',
+    new RegExp(String.raw`^(?:\*|(?:(?:${CLASS}|[A-Za-z0-9_-])(?:\{\d{1,2}(?:,\d{1,2})?\}|\+)?)+)$`),
+    'a shape is classes such as [a-z0-9]{8}, one after the other, or * for any text',
   );
 const shape = z.union([oneShape, z.array(oneShape).min(2).max(6)]).describe('Or several, any of which will do');
 
@@ -172,6 +172,7 @@ const place = {
     ),
   name: z.string().max(60).describe('Empty for a fragment that is nothing but the value'),
   pack: word.optional().describe('Which of the packs it stands in'),
+  rest: z.string().max(60).optional().describe('In the path: what stands there where nothing is asked'),
   bare: z.boolean().default(false).describe('A value that is empty leaves nothing but the name'),
   quoted: z.boolean().default(false).describe('In JSON, text even where it looks like a number or a truth value'),
   spelling,
@@ -303,7 +304,7 @@ export type HonouredSetting = z.infer<typeof honoured>;
 export type CardSetting = NonNullable<HostCard['settings'][SettingId]>;
 export type OriginGroup = (typeof groups)[number];
 export type Pack = HostCard['packs'][string];
-export type SettingPlace = Pick<HonouredSetting, 'in' | 'name' | 'pack' | 'bare' | 'quoted' | 'spelling'>;
+export type SettingPlace = Pick<HonouredSetting, 'in' | 'name' | 'pack' | 'rest' | 'bare' | 'quoted' | 'spelling'>;
 export type PlayerMessages = NonNullable<HostCard['player']>;
 
 /** Names that a link form captures from path and query. */

@@ -1,5 +1,5 @@
 import { parseTemplate } from 'url-template';
-import { compileShapes } from './shape.ts';
+import { ANYTHING, compileShapes } from './shape.ts';
 import { own } from '../../model/own.ts';
 import { joinFeatures } from '../../model/features.ts';
 import type { Plan } from '../../model/plan.ts';
@@ -156,9 +156,24 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     fixedPacks: Object.entries(card.packs).flatMap(([id, { fixed }]) => (Object.keys(fixed).length > 0 ? [id] : [])),
     allow: joinFeatures(target.allow.map((feature) => ({ feature, origin: 'item' }))),
     canonical: compileTemplate(absolute(target.canonical, card, 'share')),
-    frame: target.frame === undefined ? null : compileTemplate(absolute(target.frame, card, 'frame')),
+    frame:
+      target.frame === undefined ? null : withRests(compileTemplate(absolute(target.frame, card, 'frame')), restsOf(card, name)),
   };
 }
+
+/** What stands in the path where no setting does. */
+function restsOf(card: HostCard, target: string): Readonly<Record<string, string>> {
+  return Object.fromEntries(
+    Object.values(card.settings).flatMap((use) => {
+      if (!isHonoured(use)) return [];
+      const { in: place, name, rest } = placeOf(use, target);
+      return place === 'path' && rest !== undefined ? [[name, rest]] : [];
+    }),
+  );
+}
+
+const withRests = (template: Template, rests: Readonly<Record<string, string>>): Template =>
+  Object.keys(rests).length === 0 ? template : (values) => template({ ...rests, ...values });
 
 /** A template from / on is of the host itself. */
 const absolute = (source: string, card: HostCard, group: OriginGroup): string =>
@@ -206,7 +221,7 @@ function compileForm(card: CompiledCard, form: LinkForm): CompiledForm {
     card,
     form,
     target: card.targets.get(form.target)!,
-    path: compilePath(form.path),
+    path: compilePath(form.path, undefined, (name) => boundedShape(card.card, name)),
     names,
     query,
     fragment,
@@ -238,13 +253,21 @@ function shapeWeight(card: HostCard, names: readonly string[]): number {
  * segment; in the value of a parameter, each over any text. Where several stand in one segment their
  * length is bounded, so that no pattern can make matching slow.
  */
-export function compilePath(pattern: string, within = '[^/]'): RegExp {
+export function compilePath(
+  pattern: string,
+  within = '[^/]',
+  shapeOf: (name: string) => string | undefined = () => undefined,
+): RegExp {
   const body = pattern
     .split(within === '.' ? /$^/ : /(?<=\/)/)
     .map((segment) => {
       const literals = segment.replace(NAME_IN_PATTERN, '\u0000').split('\u0000');
-      const capture = `(${within}${literals.length > 2 ? '{1,120}' : '+'})`;
-      return literals.map((literal) => literal.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join(capture);
+      const names = namesIn(segment);
+      const several = names.length > 1;
+      const capture = (name: string): string => (several && shapeOf(name)) || `${within}${several ? '{1,120}' : '+'}`;
+      return literals
+        .map((literal, i) => (i === 0 ? '' : `(${capture(names[i - 1]!)})`) + literal.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+        .join('');
     })
     .join('');
   return new RegExp(`^${body}$`);
@@ -252,6 +275,14 @@ export function compilePath(pattern: string, within = '[^/]'): RegExp {
 
 type Gathered<Held> = Record<'query' | 'fragment' | 'path', Map<string, Held>>;
 const gathered = <Held>(): Gathered<Held> => ({ query: new Map(), fragment: new Map(), path: new Map() });
+
+/** A shape by which a capture is told from what stands beside it; undefined where it could make matching slow. */
+function boundedShape(card: HostCard, name: string): string | undefined {
+  const shape = own(card.identifiers, name)?.shape;
+  if (typeof shape !== 'string' || shape === ANYTHING) return undefined;
+  const bounded = shape.replace(/\+$/, '{1,120}');
+  return bounded.includes('+') || bounded.includes(',') !== (bounded !== shape) ? undefined : bounded;
+}
 
 function readPlaces(card: HostCard, form: LinkForm): [CompiledForm['reads'], CompiledForm['packs']] {
   const reads = gathered<ReadPlace[]>();

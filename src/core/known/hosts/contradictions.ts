@@ -1,10 +1,17 @@
-import type { SettingPlace } from './card.ts';
 import type { Spelling } from './spelling.ts';
 
 /** Where in a card two things cannot both hold, or one cannot. */
 interface Contradiction {
   path: readonly (string | number)[];
   message: string;
+}
+
+/** Where a setting stands. */
+interface SettingPlace {
+  in: string;
+  name: string;
+  pack?: string | undefined;
+  spelling: Spelling;
 }
 
 type Use = SettingPlace & { targets?: string[] | undefined; instead: readonly (SettingPlace & { targets: string[] })[] };

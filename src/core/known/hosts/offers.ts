@@ -15,7 +15,8 @@ export function offerOf(id: SettingId, item: Item, book: HostBook): Offer {
   if (item.form === 'file')
     return !makesSense(id, item.kind) ? 'not applicable' : byElement(id, item.kind) ? 'offered' : 'not offered';
   const use = item.host === null ? undefined : book.byId.get(item.host)?.card.settings[id];
-  if (item.host !== null && !makesSense(id, item.kind) && !(use && item.kind === 'page')) return 'not applicable';
+  if (item.host !== null && !makesSense(id, item.kind) && !(use && 'targets' in use && use.targets?.includes(item.target!)))
+    return 'not applicable';
   if (!use || use.in === 'nowhere') return 'not offered';
   return 'targets' in use && use.targets && !use.targets.includes(item.target!) ? 'not applicable' : 'offered';
 }

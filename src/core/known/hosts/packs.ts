@@ -22,11 +22,22 @@ const places = ({ separator }: Pack, text: string): Member[] =>
   text.split(separator).flatMap((held, place) => (held === '' ? [] : [{ name: String(place), text: held }]));
 
 const pairs = ({ separator, equals }: Pack, text: string): Member[] =>
-  text.split(separator).flatMap((held) => {
+  splitOutside(text, separator).flatMap((held) => {
     if (held === '') return [];
     const at = held.indexOf(equals);
     return [at < 0 ? { name: held, text: '' } : { name: held.slice(0, at), text: held.slice(at + equals.length) }];
   });
+
+/** Parts between separators, but for those within brackets, as in `rgb(1,2,3)`. */
+function splitOutside(text: string, separator: string): string[] {
+  const parts = text.split(separator);
+  if (!text.includes('(')) return parts;
+  return parts.reduce<string[]>((joined, part) => {
+    const last = joined.at(-1);
+    const open = last !== undefined && last.lastIndexOf('(') > last.lastIndexOf(')');
+    return open ? [...joined.slice(0, -1), last + separator + part] : [...joined, part];
+  }, []);
+}
 
 /** The values of an object, those of objects within it under names with dots. */
 function fromJson(text: string): Member[] | null {

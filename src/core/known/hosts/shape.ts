@@ -35,8 +35,12 @@ export function compileShape(shape: string): (text: string) => boolean {
   };
 }
 
+/** The shape of free words, which say nothing. */
+export const ANYTHING = '*';
+
 /** Whether a text has one of several shapes. */
 export function compileShapes(shapes: string | readonly string[]): (text: string) => boolean {
+  if (shapes === ANYTHING) return () => true;
   if (typeof shapes === 'string') return compileShape(shapes);
   const all = shapes.map(compileShape);
   return (text) => all.some((has) => has(text));

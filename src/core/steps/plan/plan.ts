@@ -108,7 +108,10 @@ function withPath(asked: Asked, entries: readonly PlanEntry[]): Plan['base'] | n
       origin = from;
     }
   if (Object.keys(values).length === 0) return null;
-  const text = withoutReplaced(target.frame({ ...item.captures, canonical: item.canonical, ...values }), asked, entries);
+  const filled = target.frame({ ...item.captures, canonical: item.canonical, ...values });
+  // Signs between the members of a pack may stand in a path as they are.
+  const plainly = Object.values(values).reduce((all, value) => all.replace(encodeURIComponent(value), encodePack(value)), filled);
+  const text = withoutReplaced(plainly, asked, entries);
   const plain = item.frame ?? '';
   let [from, to] = [0, 0];
   while (from < plain.length && plain[from] === text[from]) from++;

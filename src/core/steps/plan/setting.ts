@@ -1,6 +1,6 @@
 import { isHonoured, placeOf } from '../../known/hosts/compile.ts';
 import { byElement, onPlaceholder } from '../../known/hosts/byElement.ts';
-import type { HonouredSetting, HostCard, SettingPlace } from '../../known/hosts/card.ts';
+import type { CardSetting, HonouredSetting, HostCard, SettingPlace } from '../../known/hosts/card.ts';
 import { spell, spellList } from '../../known/hosts/spellings.ts';
 import { own } from '../../model/own.ts';
 import type { Item } from '../../model/item.ts';
@@ -23,8 +23,7 @@ function settle(id: SettingId, value: SettingValue, { item, card, target }: Aske
   if (needsNoHost(id) && !isHonoured(use)) return doHere(id, value, { item, target });
   if (item.form === 'file') return playHere(id, value, item);
   if (!card) return ['not offered', { code: 'noHost' }];
-  if (!makesSense(id, item.kind) && !(use && item.kind === 'page'))
-    return ['not applicable', { code: 'otherKind', kind: item.kind }];
+  if (!makesSense(id, item.kind) && !isNamed(use, item.target)) return ['not applicable', { code: 'otherKind', kind: item.kind }];
   if (!use) return ['not offered', { code: 'hostLacks', host: card.card.name }];
   if (use.in === 'nowhere') return ['not offered', { code: 'withdrawn', since: use.since, note: use.note }];
   if (use.in === 'origin') return byOrigin(own(use.words, String(value)), value === use.usual, card.card.name);
@@ -80,6 +79,10 @@ function honour(use: HonouredSetting, value: SettingValue, { item, card }: Pick<
     ? ['in part', { code: 'limited', happens: limit.happens, date: limit.date }, sent]
     : ['sent', { code: 'sent' }, sent];
 }
+
+/** What a card says of a target by its name holds, whatever kind of thing it is. */
+const isNamed = (use: CardSetting | undefined, target: string | null): boolean =>
+  isHonoured(use) && target !== null && use.targets?.includes(target) === true;
 
 const standsOnPlaceholder = ({ in: place, pack }: SettingPlace, { packs }: HostCard): boolean =>
   place === 'attribute' || (place === 'packed' && packs[pack!]?.in === 'attribute');

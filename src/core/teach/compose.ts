@@ -1,0 +1,140 @@
+import type { Seen } from './observe.ts';
+
+/** A piece of the links of one form: where it stands, and what it is in each of them. */
+export interface Atom {
+  place: string;
+  /** Within the text of the place, in each link. */
+  ranges: readonly (readonly [start: number, end: number])[];
+  texts: readonly string[];
+  /** Of a whole link: the places of the parameters in it. */
+  holds?: readonly string[];
+}
+
+/** What a text is made of: fixed text, and pieces of the link. */
+export type Part = string | Atom;
+
+/** The parts of an address by name: `sub`, `path:1`, `query:v`, `fragment`. */
+export function placesOf({ host, path, query, fragment }: Seen): Map<string, string> {
+  const places = new Map<string, string>([['sub', host.slice(0, Math.max(host.indexOf('.'), 0))]]);
+  path.forEach((segment, i) => places.set(`path:${i}`, segment));
+  for (const { name, value } of query) if (!places.has(`query:${name}`)) places.set(`query:${name}`, value);
+  if (fragment !== '') places.set('fragment', fragment);
+  return places;
+}
+
+/** Words that addresses are made of, whatever they lead to. */
+const USUAL_WORDS: ReadonlySet<string> = new Set(
+  (
+    'www m embed embedded embeds player players play frame frames framed iframe widget watch see view viewer video videos v vid film films ' +
+    'movie clip clips reel reels short shorts loop loops audio sound sounds track tracks song listen podcast podcasts show shows episode ' +
+    'episodes e ep album albums set sets list lists playlist playlists channel channels c ch user users u by at live stream onair run ' +
+    'doc docs document documents d file files page pages sheet slide slides slideshow deck decks presentation read book books booklet ' +
+    'form forms ask map maps place places photo photos image images gallery media content item items id i p s a f r t w x share shared ' +
+    'public released edit index html htm php api en de fr es it nl pt'
+  ).split(' '),
+);
+
+export const isUsualWord = (text: string): boolean => USUAL_WORDS.has(text.toLowerCase().replace(/\.(?:html?|php)$/, ''));
+
+const FILE = /\.(?:html?|php\d?|aspx?)$/i;
+const TOKEN = /[\p{L}\p{N}]+/gu;
+const DEEPEST = 3;
+
+/** Every piece that all links have in the same way: counted in words from the start or from the end of a part. */
+export function atomsOf(links: readonly Seen[]): Atom[] {
+  const all = links.map(placesOf);
+  const atoms: Atom[] = [];
+  for (const place of all[0]!.keys()) {
+    const texts = all.map((places) => places.get(place));
+    if (texts.every((text) => text !== undefined && text !== '')) atoms.push(...piecesOf(place, texts as string[]));
+  }
+  return atoms;
+}
+
+function piecesOf(place: string, texts: readonly string[]): Atom[] {
+  const whole: Atom = { place, ranges: texts.map((text) => [0, text.length]), texts };
+  const tokens = texts.map((text) =>
+    [...text.matchAll(TOKEN)].map(({ 0: token, index }) => [index, index + token.length] as const),
+  );
+  const fewest = Math.min(...tokens.map((one) => one.length));
+  if (fewest < 2)
+    return fewest === 1 && tokens.every((one) => one.length === 1) ? [whole, ...bare(place, texts, tokens)] : [whole];
+  const found = new Map<string, Atom>();
+  const ends = Array.from({ length: Math.min(fewest, DEEPEST) }, (_, k) => k).flatMap((k) => [k, -1 - k]);
+  for (const first of ends)
+    for (const last of ends) {
+      const ranges = tokens.map((one) => [one.at(first)![0], one.at(last)![1]] as const);
+      if (!ranges.every(([start, end]) => start < end)) continue;
+      const key = JSON.stringify(ranges);
+      const isWhole = ranges.every(([start, end], i) => start === 0 && end === texts[i]!.length);
+      if (!found.has(key) && !isWhole)
+        found.set(key, { place, ranges, texts: texts.map((text, i) => text.slice(...ranges[i]!)) });
+    }
+  // What ends in the name of a kind of file is more than an identifier.
+  return texts.every((text) => FILE.test(text)) ? [...found.values()] : [whole, ...found.values()];
+}
+
+/** One word with signs around it. */
+function bare(place: string, texts: readonly string[], tokens: readonly (readonly (readonly [number, number])[])[]): Atom[] {
+  const ranges = tokens.map(([one]) => one!);
+  if (ranges.every(([start, end], i) => start === 0 && end === texts[i]!.length)) return [];
+  return [{ place, ranges, texts: texts.map((text, i) => text.slice(...ranges[i]!)) }];
+}
+
+/** A piece in itself that would hardly stand in two addresses by chance. */
+const isTelling = (text: string): boolean => text.length >= 3 && !isUsualWord(text) && (/\d/.test(text) || text.length >= 4);
+
+const LONGEST_CHAIN = 7;
+
+/**
+ * What texts, one of each example, are made of; null where they differ by something that is in none of the links.
+ * What they all share is fixed, unless the links share it too and it says which item it is.
+ */
+export function compose(texts: readonly string[], atoms: readonly Atom[], depth = 0): Part[] | null {
+  if (texts.every((text) => text === '')) return [];
+  if (depth > LONGEST_CHAIN) return null;
+  const same = texts.every((text) => text === texts[0]);
+  const fit = atoms
+    .filter((atom) => atom.texts.every((text, i) => text !== '' && texts[i]!.includes(text)))
+    .filter((atom) => !same || isTelling(atom.texts[0]!))
+    .sort((a, b) => weight(b) - weight(a));
+  for (const atom of fit) {
+    const found = around(texts, atom, { atoms, depth });
+    if (found) return found;
+  }
+  return same ? [texts[0]!] : null;
+}
+
+/** Longer pieces first; of those as long, whole parts. */
+const weight = ({ texts, ranges }: Atom): number =>
+  texts.reduce((sum, text) => sum + text.length, 0) * 2 + (ranges.every(([start]) => start === 0) ? 1 : 0);
+
+function around(
+  texts: readonly string[],
+  atom: Atom,
+  { atoms, depth }: { atoms: readonly Atom[]; depth: number },
+): Part[] | null {
+  for (const from of ['indexOf', 'lastIndexOf'] as const) {
+    const at = texts.map((text, i) => text[from](atom.texts[i]!));
+    if (texts.some((text, i) => splitsWord(text, at[i]!, atom.texts[i]!))) continue;
+    const left = compose(
+      texts.map((text, i) => text.slice(0, at[i])),
+      atoms,
+      depth + 1,
+    );
+    const right =
+      left &&
+      compose(
+        texts.map((text, i) => text.slice(at[i]! + atom.texts[i]!.length)),
+        atoms,
+        depth + 1,
+      );
+    if (left && right) return [...left, atom, ...right];
+  }
+  return null;
+}
+
+const WORD = /[\p{L}\p{N}]/u;
+/** A short piece within a longer word is there by chance. */
+const splitsWord = (text: string, at: number, piece: string): boolean =>
+  piece.length < 5 && (WORD.test(text.charAt(at - 1)) || WORD.test(text.charAt(at + piece.length)));

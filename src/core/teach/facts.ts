@@ -1,0 +1,54 @@
+import type { HostCard } from '../known/hosts/card.ts';
+import { observationsOf, type Draft, type DraftForm } from './draft.ts';
+import type { Unexplained } from './observe.ts';
+import type { LearntSetting } from './settings.ts';
+
+/** One thing that a card says, and on what it rests. */
+export interface Fact {
+  /** JSON Pointer (RFC 6901) into the card. */
+  at: string;
+  certainty: 'certain' | 'likely' | 'byHand';
+  /** Examples, by their place in the list. */
+  from: readonly number[];
+}
+
+const ENOUGH = 3;
+
+/** What a card rests on. Certain is only what several items showed in one way, and what no other spelling fits. */
+export function factsOf(
+  card: HostCard,
+  { draft, settings, told }: { draft: Draft; settings: readonly LearntSetting[]; told: readonly Unexplained[] },
+): Fact[] {
+  const wrong = new Set(told.map(({ example }) => example));
+  const facts: Fact[] = [];
+  let link = 0;
+  for (const target of draft.targets) {
+    for (const form of target.forms) {
+      const from = ofForm(form);
+      const items = new Set(form.pairs.map((pair) => pair.link.address)).size;
+      const sure = items >= ENOUGH && target.inner.length === 0 && isPlainForm(form) && !from.some((i) => wrong.has(i));
+      facts.push({ at: `/links/${link++}`, certainty: sure ? 'certain' : 'likely', from });
+    }
+    while (card.links[link]?.target === target.name) link++;
+    const from = [...new Set(observationsOf(target).flatMap((one) => one.from))].sort((a, b) => a - b);
+    const sure = from.length >= ENOUGH && target.inner.length === 0 && !from.some((i) => wrong.has(i));
+    facts.push({
+      at: `/targets/${target.name}/${target.placeholder ? 'script' : 'frame'}`,
+      certainty: sure ? 'certain' : 'likely',
+      from,
+    });
+    facts.push({ at: `/targets/${target.name}/fit`, certainty: 'likely', from });
+    facts.push({ at: `/targets/${target.name}/kind`, certainty: 'likely', from });
+  }
+  for (const { id, from, certain } of settings)
+    if (card.settings[id])
+      facts.push({ at: `/settings/${id}`, certainty: certain && !from.some((i) => wrong.has(i)) ? 'certain' : 'likely', from });
+  return facts;
+}
+
+const ofForm = ({ pairs }: DraftForm): number[] =>
+  [...new Set(pairs.flatMap(({ observation }) => observation.from))].sort((a, b) => a - b);
+
+/** A form with nothing in it that only seems fixed or free. */
+const isPlainForm = ({ frees, texts }: DraftForm): boolean =>
+  frees.length === 0 && [...texts.values()].every((seen) => new Set(seen).size === seen.length);

@@ -1,0 +1,184 @@
+import { makeBook, type HostBook } from '../known/hosts/book.ts';
+import type { HostCard } from '../known/hosts/card.ts';
+import { needsNoHost } from '../known/settings/list.ts';
+import { buildCard, domainOf, type Naming } from './build.ts';
+import { addressDifferences, attributeDifferences, type Difference } from './differences.ts';
+import { draftTargets, isSayable, type Draft } from './draft.ts';
+import { sightsOf, unpack, type Evidence } from './evidence.ts';
+import type { Example } from './examples.ts';
+import { solve, type Pair, type Solved } from './forms.ts';
+import { observe, type Observation, type Unexplained } from './observe.ts';
+import { alike, ofOneHost, pairUp } from './pair.ts';
+import { placeInPath } from './path.ts';
+import { isPlain, plainBeside } from './plain.ts';
+import { reproduces } from './reproduce.ts';
+import { factsOf, type Fact } from './facts.ts';
+import { questionsOf, type Question } from './questions.ts';
+import { learnSettings, type LearntSetting } from './settings.ts';
+
+export interface Learnt {
+  /** Null where nothing could be made of the examples. */
+  card: HostCard | null;
+  facts: readonly Fact[];
+  questions: readonly Question[];
+  unexplained: readonly Unexplained[];
+}
+
+/** What the card is called, where nobody said it, and its day. */
+export interface LearnOptions {
+  name?: string | undefined;
+  /** `2027-01-11`. */
+  today: string;
+  before?: HostCard | undefined;
+}
+
+/**
+ * Works out the card of a host from links, codes and codes with settings. Pure; the order of the examples does not
+ * matter. Every example is either what the card makes of it too, or is named as unexplained.
+ */
+export function learn(examples: readonly Example[], options: LearnOptions): Learnt {
+  const { observations, unexplained } = observe(examples);
+  const paired = pairUp(observations);
+  const { pairs, unexplained: foreign } = ofOneHost(paired.pairs);
+  const left = [...unexplained, ...paired.unexplained, ...foreign];
+  const solved = alike(pairs).flatMap((group) => solve(group));
+  const targets = draftTargets(solved).filter(isSayable);
+  if (targets.length === 0)
+    return {
+      card: null,
+      facts: [],
+      questions: questionsOf(null, { observations, settings: [], targets: [], guessed: new Set() }),
+      unexplained: rest(observations, left),
+    };
+  const draft: Draft = {
+    targets,
+    settings: new Map(),
+    packs: new Map(),
+    origins: { reduced: new Set() },
+    noise: noiseOf(solved, observations),
+  };
+  const naming = namingOf(pairs, options);
+  const plain = buildCard(draft, [], naming);
+  if ('refused' in plain) return { card: null, facts: [], questions: [], unexplained: rest(observations, left, 'refused') };
+  const taught = learnFrom(draft, { observations, book: makeBook([plain.card]), pairs });
+  const built = buildCard(draft, taught.settings, naming);
+  const card = 'card' in built ? built.card : plain.card;
+  const settings = 'card' in built ? taught.settings : [];
+  const book = makeBook([card]);
+  const told = [...left, ...unreproduced(observations, book, { solved, told: left, ...taught })];
+  return {
+    card,
+    facts: factsOf(card, { draft, settings, told }),
+    questions: questionsOf(card, { observations, settings, targets, guessed: taught.guessed }),
+    unexplained: told.sort((a, b) => a.example - b.example || (a.why < b.why ? -1 : 1)),
+  };
+}
+
+/** What the settings are, by the examples that have some. */
+function learnFrom(
+  draft: Draft,
+  { observations, book }: { observations: readonly Observation[]; book: HostBook; pairs: readonly Pair[] },
+): { settings: LearntSetting[]; against: readonly number[]; unseen: readonly number[]; guessed: ReadonlySet<string> } {
+  const evidence = observations
+    .filter((one) => !isPlain(one))
+    .flatMap((one) => evidenceOf(one, observations, { book, draft }) ?? []);
+  const { packs, guessed, traces } = unpack(evidence);
+  for (const [id, pack] of packs) draft.packs.set(id, pack);
+  const seen = sightsOf(traces);
+  const sights = placeInPath(draft.targets, seen.sights, packs);
+  for (const { main } of sights) if (main.in === 'origin') draft.origins.reduced.add(main.text!);
+  const settings = learnSettings(sights, draft.targets);
+  const unseen = seen.unseen.filter(({ setting }) => !needsNoHost(setting)).flatMap(({ from }) => from);
+  return { unseen, settings, against: settings.flatMap(({ against }) => against), guessed };
+}
+
+function evidenceOf(
+  one: Observation,
+  all: readonly Observation[],
+  { book, draft }: { book: HostBook; draft: Draft },
+): Evidence | null {
+  const beside = plainBeside(one, all, book);
+  if (!beside || (!one.frame && !one.placeholder)) return null;
+  const address = one.frame && beside.frame ? addressDifferences(beside.frame, one.frame) : [];
+  if (!address) return null;
+  const fixed = new Set([...(draft.targets.find(({ name }) => name === beside.target)?.frame.keys() ?? [])]);
+  const attributes: Difference[] = one.frame
+    ? attributeDifferences(beside.attributes, one.attributes, {
+        in: 'frameAttribute',
+        of: (name) => name.startsWith('data-'),
+      })
+    : attributeDifferences(beside.attributes, one.placeholder!.attributes, {
+        in: 'attribute',
+        of: (name) => !fixed.has(`attr:${name}`),
+      });
+  return { from: one.from, target: beside.target, settings: one.settings, differences: [...address, ...attributes] };
+}
+
+/** Examples that the card does not make, each with why. */
+function unreproduced(
+  observations: readonly Observation[],
+  book: HostBook,
+  {
+    solved,
+    told,
+    against,
+    unseen,
+  }: { solved: readonly Solved[]; told: readonly Unexplained[]; against: readonly number[]; unseen: readonly number[] },
+): Unexplained[] {
+  const known = new Set(told.map(({ example }) => example));
+  const inner = new Map(
+    solved.flatMap(({ pairs, inner: parts }) =>
+      parts.length > 0 ? pairs.flatMap(({ observation }) => observation.from.map((i) => [i, parts[0]!] as const)) : [],
+    ),
+  );
+  return observations.flatMap((one) => {
+    const open = one.from.filter((i) => !known.has(i));
+    const seen = !one.from.some((i) => unseen.includes(i));
+    if (open.length === 0 || (seen && reproduces(one, book))) return [];
+    return open.map((example): Unexplained => {
+      const part = inner.get(example);
+      if (part !== undefined) return { example, why: 'innerPart', part };
+      return {
+        example,
+        why: against.includes(example)
+          ? 'otherwise'
+          : isPlain(one)
+            ? one.frame || one.placeholder
+              ? 'otherwise'
+              : 'alone'
+            : 'notSeen',
+      };
+    });
+  });
+}
+
+const rest = (
+  observations: readonly Observation[],
+  told: readonly Unexplained[],
+  why: Unexplained['why'] = 'alone',
+): Unexplained[] => {
+  const known = new Set(told.map(({ example }) => example));
+  return [
+    ...told,
+    ...observations.flatMap(({ from }) => from.filter((i) => !known.has(i)).map((example): Unexplained => ({ example, why }))),
+  ].sort((a, b) => a.example - b.example);
+};
+
+/** Parameters of links of this host that no frame takes up. */
+function noiseOf(solved: readonly Solved[], observations: readonly Observation[]): Set<string> {
+  const used = new Set(solved.flatMap(({ link }) => [...link.keys()]));
+  const domains = new Set(solved.flatMap(({ pairs }) => pairs.map(({ link }) => domainOf(link.origin))));
+  const names = observations.flatMap(({ link }) => (link && domains.has(domainOf(link.origin)) ? link.query : []));
+  return new Set(names.map(({ name }) => name).filter((name) => !used.has(`query:${name}`)));
+}
+
+function namingOf(pairs: readonly Pair[], { name, today, before }: LearnOptions): Naming {
+  const domain = domainOf(pairs[0]!.link.origin);
+  const own = domain.split('.')[0]!;
+  const id =
+    (before?.id ?? own)
+      .replace(/[^\w-]/g, '-')
+      .replace(/^[^A-Za-z]+/, '')
+      .slice(0, 40) || 'host';
+  return { id, name: name ?? before?.name ?? own.charAt(0).toUpperCase() + own.slice(1), updated: today };
+}

@@ -1,0 +1,103 @@
+import { isUsualWord, placesOf } from './compose.ts';
+import type { Pair } from './forms.ts';
+import { domainOf } from './build.ts';
+import { isPlain } from './plain.ts';
+import type { Observation, Seen, Unexplained } from './observe.ts';
+
+/** The parts of what the host made: of the frame address, or of the placeholder. */
+function madePlaces({ frame, placeholder }: Observation): Map<string, string> {
+  if (frame) return placesOf(frame);
+  return new Map(
+    (placeholder?.attributes ?? []).flatMap(({ name, value }) =>
+      name === 'class' || value ? [[`attr:${name}`, value ?? '']] : [],
+    ),
+  );
+}
+
+/** Links with the code of the same item: brought together, or known by what they share. */
+export function pairUp(observations: readonly Observation[]): { pairs: Pair[]; unexplained: Unexplained[] } {
+  const plain = observations.filter(isPlain);
+  const pairs: Pair[] = [];
+  const unexplained: Unexplained[] = [];
+  for (const one of plain)
+    if (one.link && (one.frame || one.placeholder)) {
+      if (shares(one.link, madePlaces(one)) || (one.frame && sameHost(one.link, one.frame)))
+        pairs.push({ observation: one, link: one.link, places: madePlaces(one) });
+      else one.from.forEach((example) => unexplained.push({ example, why: 'nothingShared' }));
+    }
+  const paired = new Set(pairs.map(({ observation }) => observation));
+  const links = plain.filter((one) => one.link && !one.frame && !one.placeholder);
+  const codes = plain.filter((one) => !one.link && (one.frame || one.placeholder) && !paired.has(one));
+  for (const code of codes) {
+    const places = madePlaces(code);
+    const found = links.filter((one) => shares(one.link!, places));
+    if (found.length !== 1) continue;
+    const [other] = found;
+    const from = [...code.from, ...other!.from].sort((a, b) => a - b);
+    const observation = { ...code, from, link: other!.link, kind: code.kind ?? other!.kind };
+    pairs.push({ observation, link: other!.link!, places });
+  }
+  return { pairs, unexplained };
+}
+
+const sameHost = (a: Seen, b: Seen): boolean => domainOf(a.origin) === domainOf(b.origin);
+
+/** Whether a text that hardly stands in two addresses by chance stands in both. */
+const shares = (link: Seen, made: ReadonlyMap<string, string>): boolean => carriersOf(link, made, 2).length > 0;
+
+/** Where a piece stands in its part of the link. */
+function whereIn(text: string, piece: string): string {
+  if (text === piece) return 'whole';
+  return text.startsWith(piece) ? 'first' : text.endsWith(piece) ? 'last' : 'within';
+}
+
+/** The parts of a link that hold something that stands in the code too. */
+function carriersOf(link: Seen, made: ReadonlyMap<string, string>, shortest: number): string[] {
+  const texts = [...made].filter(([place]) => place !== 'sub').map(([, text]) => text);
+  return [...placesOf(link)].flatMap(([place, text]) => {
+    const telling = [text, ...text.split(/[^\p{L}\p{N}]+/u)].filter((one) => one.length >= shortest && !isUsualWord(one));
+    const found = place === 'sub' ? undefined : telling.find((one) => texts.some((held) => held.includes(one)));
+    return found === undefined ? [] : [`${place} ${whereIn(text, found)}`];
+  });
+}
+
+/** Of pairs of several hosts those of the one with most; the others are told. */
+export function ofOneHost(pairs: readonly Pair[]): { pairs: Pair[]; unexplained: Unexplained[] } {
+  const families: { domains: Set<string>; pairs: Pair[] }[] = [];
+  for (const pair of pairs) {
+    const domains = [domainOf(pair.link.origin), ...(pair.observation.frame ? [domainOf(pair.observation.frame.origin)] : [])];
+    const mine = families.filter((family) => domains.some((domain) => family.domains.has(domain)));
+    const joined = {
+      domains: new Set([...domains, ...mine.flatMap((family) => [...family.domains])]),
+      pairs: [...mine.flatMap((one) => one.pairs), pair],
+    };
+    for (const one of mine) families.splice(families.indexOf(one), 1);
+    families.push(joined);
+  }
+  families.sort((a, b) => b.pairs.length - a.pairs.length || ([...a.domains].sort()[0]! < [...b.domains].sort()[0]! ? -1 : 1));
+  const [first, ...others] = families;
+  const unexplained = others.flatMap((family) =>
+    family.pairs.flatMap(({ observation }) => observation.from.map((example): Unexplained => ({ example, why: 'otherHost' }))),
+  );
+  const kept = new Set(first?.pairs);
+  return { pairs: pairs.filter((pair) => kept.has(pair)), unexplained };
+}
+
+/** Pairs whose addresses are built alike, in as many parts with the same parameters. */
+export function alike(pairs: readonly Pair[]): Pair[][] {
+  const groups = new Map<string, Pair[]>();
+  for (const pair of pairs) {
+    const { link, places, observation } = pair;
+    const key = JSON.stringify([
+      domainOf(link.origin),
+      link.path.length,
+      link.fragment.startsWith('/') ? link.fragment.split('/').length : 0,
+      observation.frame && domainOf(observation.frame.origin),
+      [...places.keys()].sort(),
+      carriersOf(link, places, 4),
+      observation.placeholder?.src,
+    ]);
+    groups.set(key, [...(groups.get(key) ?? []), pair]);
+  }
+  return [...groups.values()];
+}
