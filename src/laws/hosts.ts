@@ -5,6 +5,8 @@ import type { SettingValue } from '../core/model/values.ts';
 /** A host made up by chance, which answers as hosts do: with a code for a link and settings. */
 export interface MadeHost {
   about: string;
+  /** Attributes of the host's own in the code. */
+  attributes: (item: MadeItem, settings?: Asked) => Record<string, string>;
   /** A link of a new item, in one of the host's forms. */
   item: () => MadeItem;
   link: (item: MadeItem, form?: number) => string;
@@ -23,6 +25,7 @@ export interface MadeItem {
   key: string;
   words: string;
   maker: string;
+  locale: string;
 }
 
 export interface MadeSetting {
@@ -78,6 +81,7 @@ export function makeHost(seed: number): MadeHost {
     key: text(lower, 10),
     words: Array.from({ length: 2 + below(3) }, () => pick(WORDS)).join('-'),
     maker: `${pick(WORDS)}${pick(['works', 'house', 'folk', ''])}${below(50)}`,
+    locale: pick(['en', 'de', 'fr', 'nl', 'pl']),
   });
 
   const base = pick(['watch', 'see', 'v', 'films', 'item', 'p', 'play', 'video', 'reel']);
@@ -100,6 +104,11 @@ export function makeHost(seed: number): MadeHost {
     ['id/words', ({ id, words }) => `${share}/${base}/${id}/${words}`],
     ['two', ({ id, key }) => `${share}/${base}/${id}/${key}`],
     ['short domain', ({ id }) => `https://${name.slice(0, 4)}.example/${id}`],
+    ['locale', ({ id, locale }) => `${share}/${locale}/${base}/${id}`],
+    ['locale domain', ({ id, locale }) => `https://${locale}.${name}.example/${base}/${id}`],
+    ['maker domain', ({ id, maker }) => `https://${maker}.${name}.example/${base}/${id}`],
+    ['parameter among others', ({ id }) => `${share}/${base}?list=all&item=${id}`],
+    ['with a kind of file', ({ id }) => `${share}/${base}.php?id=${id}`],
   ];
   const [formName, firstForm] = pick(linkForms);
   const two = formName === 'two';
@@ -113,12 +122,16 @@ export function makeHost(seed: number): MadeHost {
 
   const constant = random() < 0.25 ? { [pick(['api', 'origin', 'v', 'via'])]: pick(['1', 'share', '3']) } : {};
   const keyed = (key: string): Record<string, string> => (two ? { k: key } : {});
-  const frameForms: (readonly [string, (item: MadeItem) => { path: string; query: Record<string, string> }])[] = [
+  const frameForms: (readonly [
+    string,
+    (item: MadeItem) => { path: string; query: Record<string, string>; fragment?: string },
+  ])[] = [
     ['path', ({ id, key }) => ({ path: `/embed/${id}${two ? `/${key}` : ''}`, query: {} })],
     ['short', ({ id, key }) => ({ path: `/${id}`, query: keyed(key) })],
     ['query', ({ id, key }) => ({ path: '/player', query: { id, ...(two && { key }) } })],
     ['file', ({ id, key }) => ({ path: `/frame/${id}.html`, query: keyed(key) })],
     ['deep', ({ id, key }) => ({ path: `/${base}/${id}/frame`, query: keyed(key) })],
+    ['in a fragment', ({ id, key }) => ({ path: '/player', query: keyed(key), fragment: `/${id}` })],
     ['prefix', ({ id, key }) => ({ path: `/e/${base}-${id}`, query: keyed(key) })],
     ...(formName !== 'hash' && makes.length === 1
       ? ([['whole', (one: MadeItem) => ({ path: '/player', query: { [pick(['src'])]: firstForm(one) } })]] as const)
@@ -126,17 +139,43 @@ export function makeHost(seed: number): MadeHost {
   ];
   const [frameName, frameForm] = pick(frameForms);
 
-  const settings = makeSettings({ random, below, pick, text });
-  const style = pick(['query', 'query', 'query', 'query', 'fragment', 'pairs', 'json', 'base64', 'flags', 'bare']);
+  const all = makeSettings({ random, below, pick, text });
+  const style = pick([
+    'query',
+    'query',
+    'query',
+    'query',
+    'fragment',
+    'pairs',
+    'json',
+    'base64',
+    'flags',
+    'bare',
+    'attributes',
+    'letters',
+    'places',
+    'words in the path',
+    'along',
+    'index',
+    'placeholder',
+    'element',
+  ]);
+  // A list within a list cannot be told.
+  const settings = style === 'pairs' ? all.filter(({ id }) => id !== 'panels') : all;
+  const scripted = style === 'placeholder' || style === 'element';
   const place = makePlaces(settings, style, pick);
 
   const frame = (one: MadeItem, asked: Asked = {}): string => {
-    const { path, query } = frameForm(one);
+    const { path, query, fragment: own = '' } = frameForm(one);
     const parameters = Object.entries({ ...query, ...constant }).map(([key, value]) => `${key}=${encodeURIComponent(value)}`);
     const { path: inPath, query: more, fragment } = place(asked);
     const all = [...parameters, ...more];
-    return `${frameOrigin}${path}${inPath}${all.length > 0 ? `?${all.join('&')}` : ''}${fragment && `#${fragment}`}`;
+    return `${frameOrigin}${path}${inPath}${all.length > 0 ? `?${all.join('&')}` : ''}${own || fragment ? `#${own}${own && fragment ? '&' : ''}${fragment}` : ''}`;
   };
+  const attributes = (one: MadeItem, asked: Asked = {}): Record<string, string> => ({
+    ...(scripted && { 'data-item': one.id, ...(two && { 'data-key': one.key }) }),
+    ...place(asked).attributes,
+  });
   const size = pick(['width="560" height="315"', 'width="100%" height="400"', 'style="width:100%;aspect-ratio:16/9;border:0"']);
   return {
     about: [
@@ -157,8 +196,17 @@ export function makeHost(seed: number): MadeHost {
         ? `${link}${link.includes('?') ? '&' : '?'}si=${text(lower, 6)}`
         : link;
     },
-    frame,
-    code: (one, asked) => `<iframe src="${frame(one, asked).replaceAll('&', '&amp;')}" ${size} allowfullscreen></iframe>`,
+    frame: (one, asked) => (scripted ? '' : frame(one, asked)),
+    attributes,
+    code: (one, asked) => {
+      const own = Object.entries(attributes(one, asked))
+        .map(([key, value]) => ` ${key}="${value}"`)
+        .join('');
+      const element = style === 'element' ? `${name.replace(/\d/g, '')}-player` : 'div';
+      return scripted
+        ? `<${element}${own}></${element}>\n<script async src="${frameOrigin}/load.js"></script>`
+        : `<iframe src="${frame(one, asked).replaceAll('&', '&amp;')}" ${size}${own} allowfullscreen></iframe>`;
+    },
     settings,
   };
 }
@@ -233,12 +281,13 @@ function makeSettings({ random, below, pick, text }: Tools): MadeSetting[] {
     { id: 'volume', value: () => 11 + below(80), spell: (value) => (volume ? String(Number(value) / 100) : String(value)) },
     { id: 'theme', value: () => pick(['light', 'dark']), spell: (value) => themes[value === 'light' ? 0 : 1] },
     { id: 'captions', value: () => pick(['en', 'de', 'fr', 'nl']), spell: String },
+    { id: 'panels', value: () => pick(['transcript,topics', 'transcript,people', 'topics,people']), spell: String },
     { id: 'related', value: () => pick(['any', 'none']), spell: (value) => (value === 'any' ? '1' : '0') },
   ];
   return all.filter(() => random() < 0.6);
 }
 
-type Placed = (asked: Asked) => { path: string; query: string[]; fragment: string };
+type Placed = (asked: Asked) => { path: string; query: string[]; fragment: string; attributes?: Record<string, string> };
 
 /** Where the settings stand: in parameters of their own, all in one, in the path or behind the #. */
 function makePlaces(settings: readonly MadeSetting[], style: string, pick: Tools['pick']): Placed {
@@ -275,6 +324,41 @@ function makePlaces(settings: readonly MadeSetting[], style: string, pick: Tools
       const others = Object.fromEntries(Object.entries(asked).filter(([, value]) => value !== 'on' && value !== 'off'));
       return { path: on.length > 0 ? `/${on.map(({ name }) => name).join(',')}` : '', query: query(others), fragment: '' };
     },
+    attributes: (asked) => ({
+      ...nothing,
+      attributes: Object.fromEntries(given(asked).map(({ name, text }) => [`data-${name.replaceAll('_', '-')}`, text])),
+    }),
+    letters: (asked) => {
+      const on = given(asked).filter(({ id }) => asked[id] === 'on');
+      const letters = on
+        .map(({ id }) => 'amlcs'.charAt(['autoplay', 'mute', 'loop', 'controls', 'showTitle'].indexOf(id)))
+        .join('');
+      const others = Object.fromEntries(Object.entries(asked).filter(([, value]) => value !== 'on' && value !== 'off'));
+      return { ...nothing, query: [...(letters ? [`f=${letters}`] : []), ...query(others)] };
+    },
+    places: (asked) => {
+      const { start, end, ...others } = asked;
+      const [from = '', to = ''] = [start, end].map((at) => (at === undefined ? '' : String(at)));
+      const range = to === '' ? from : `${from},${to}`;
+      return { ...nothing, query: [...(range ? [`t=${range}`] : []), ...query(others)] };
+    },
+    'words in the path': (asked) => {
+      const { theme, ...others } = asked;
+      return { ...nothing, path: theme === undefined ? '' : `/${String(theme)}`, query: query(others) };
+    },
+    along: (asked) => ({
+      ...nothing,
+      query: given(asked).flatMap(({ id, name, text }) => [
+        `${name}=${encodeURIComponent(text)}`,
+        ...(id === 'mute' ? ['level=0'] : id === 'accent' ? ['style=own', 'version=2'] : []),
+      ]),
+    }),
+    index: (asked) => ({
+      ...nothing,
+      query: given(asked).flatMap(({ id, name, text }) =>
+        id === 'panels' ? text.split(',').map((one, i) => `${name}[${i}]=${one}`) : [`${name}=${encodeURIComponent(text)}`],
+      ),
+    }),
     bare: (asked) => {
       const parts = given(asked).flatMap(({ id, name, text }) =>
         asked[id] === 'on' ? [name] : asked[id] === 'off' ? [] : [`${name}=${encodeURIComponent(text)}`],
@@ -282,6 +366,8 @@ function makePlaces(settings: readonly MadeSetting[], style: string, pick: Tools
       return { ...nothing, query: parts };
     },
   };
+  styles.placeholder = styles.attributes!;
+  styles.element = styles.attributes!;
   return styles[style]!;
 }
 
@@ -298,11 +384,12 @@ const NAMES: Partial<Record<SettingId, readonly string[]>> = {
   theme: ['look', 'skin', 'mode'],
   captions: ['cc', 'sub', 'words'],
   related: ['more', 'rel', 'next'],
+  panels: ['show', 'panes'],
 };
 const nameOf = (id: SettingId, pick: Tools['pick']): string => pick(NAMES[id] ?? [id]);
 
 /** Whether a host says the value at all: where a flag is there or not, nothing stands for what is off. */
-export const isSaid = (host: MadeHost, value: SettingValue): boolean => !/flags|bare/.test(host.about) || value !== 'off';
+export const isSaid = (host: MadeHost, value: SettingValue): boolean => !/flags|bare|letters/.test(host.about) || value !== 'off';
 
 function saidOf(host: MadeHost, { value }: Pick<MadeSetting, 'value'>): SettingValue {
   let said = value();
@@ -321,9 +408,12 @@ export function examplesOf(host: MadeHost, items = 3): Example[] {
     return { link: host.link(made[0]!, 0), code: host.code(made[0]!, settings), settings };
   });
   // What stands between several in one is seen where there are several.
-  const [a, b] = host.settings.filter(({ value }) => isSaid(host, value())).slice(-2);
+  const able = /flags|letters/.test(host.about)
+    ? host.settings.filter(({ value }) => ['on', 'off'].includes(String(value())))
+    : host.settings;
+  const [a, b] = able.slice(-2);
   const together: Example[] = [];
-  if (/pairs|flags/.test(host.about) && a && b) {
+  if (/pairs|flags|letters/.test(host.about) && a && b) {
     const settings = { [a.id]: saidOf(host, a), [b.id]: saidOf(host, b) };
     together.push({ link: host.link(made[0]!, 0), code: host.code(made[0]!, settings), settings });
   }

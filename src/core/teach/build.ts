@@ -231,7 +231,7 @@ function targetInput(
     ...(placeholder && {
       script: {
         src: placeholder.src,
-        element: placeholder.element as 'div',
+        element: placeholder.element,
         attributes: Object.fromEntries(
           [...target.frame].map(([place, parts]) => [
             place.slice('attr:'.length),

@@ -52,7 +52,10 @@ function fragmentParameters(fragment: string): Parameter[] | null {
 
 function ofFragments(plain: string, now: string): Difference[] {
   if (plain === now) return [];
-  const [before, after] = [fragmentParameters(plain), fragmentParameters(now)];
+  const behind = plain !== '' && now.startsWith(`${plain}&`);
+  const [before, after] = behind
+    ? [[], fragmentParameters(now.slice(plain.length + 1))]
+    : [fragmentParameters(plain), fragmentParameters(now)];
   if (before && after) return ofParameters('fragment', before, after);
   return [{ in: 'fragment', name: '', text: now === '' ? undefined : now, was: plain === '' ? undefined : plain, bare: false }];
 }

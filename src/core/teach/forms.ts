@@ -1,4 +1,4 @@
-import { atomsOf, compose, isUsualWord, placesOf, type Atom, type Part } from './compose.ts';
+import { atomsOf, compose, isLocale, isUsualWord, placesOf, type Atom, type Part } from './compose.ts';
 import type { Observation, Seen } from './observe.ts';
 
 /** A link with the frame or the placeholder that its host made of it, and nothing asked for. */
@@ -58,7 +58,7 @@ function partitions(pairs: readonly Pair[], whole: Solved | null): Pair[][][] {
     if (whole && !(free?.length === 1 && free[0] === null)) continue;
     by(
       ({ link }) => link.path[i]!,
-      (keys) => keys.every(isUsualWord) || (whole === null && keys.length < pairs.length),
+      (keys) => (keys.every(isUsualWord) && !keys.every(isLocale)) || (whole === null && keys.length < pairs.length),
     );
   }
   return found;
@@ -90,11 +90,14 @@ function wholeLinks(pairs: readonly Pair[]): Atom[] {
   const atom = (texts: string[]): Atom => ({ place: 'link', ranges: texts.map((text) => [0, text.length]), texts });
   const bare = pairs.map(({ link }) => link.address.replace(/[?#].*$/s, ''));
   const names = [...commonPlaces(pairs.map(({ link }) => placesOf(link))).keys()].filter((place) => place.startsWith('query:'));
-  const withOne = names.map((place) => {
-    const raw = pairs.map(({ link }) => link.query.find(({ name }) => `query:${name}` === place)!.raw);
-    return { ...atom(bare.map((text, i) => `${text}?${raw[i]}`)), holds: [place] };
-  });
-  return [atom(bare), ...withOne, { ...atom(pairs.map(({ link }) => link.address.replace(/#.*$/s, ''))), holds: names }];
+  const raw = (link: Seen, place: string): string => link.query.find(({ name }) => `query:${name}` === place)!.raw;
+  // With each parameter by itself, and with the first of them, up to all.
+  const some = [...names.map((place) => [place]), ...names.slice(1).map((_, i) => names.slice(0, i + 2))];
+  const withSome = some.map((holds) => ({
+    ...atom(pairs.map(({ link }, i) => `${bare[i]}?${holds.map((place) => raw(link, place)).join('&')}`)),
+    holds,
+  }));
+  return [atom(bare), ...withSome];
 }
 
 /** The places that all have, with the text of each. */
@@ -122,7 +125,7 @@ function linkPattern(pairs: readonly Pair[], used: readonly Atom[]): Solved['lin
     }
     if (here.length === 0 && (place.startsWith('query:') || place === 'fragment')) continue;
     if (place === 'sub' && here.length === 0) {
-      if (new Set(all).size > 1) pattern.set(place, [null]);
+      if (new Set(all).size > 1 || isLocale(all[0]!)) pattern.set(place, [null]);
       continue;
     }
     const parts: (Part | null)[] | null =
@@ -141,6 +144,7 @@ const OF_SOMEBODY = new Set(['u', 'user', 'users', 'by', 'c', 'channel', 'channe
 function unused(place: string, all: readonly string[], whole: boolean): Part | null {
   const [first] = all;
   if (all.some((text) => text !== first)) return null;
+  if (place === 'path:0' && isLocale(first!)) return null;
   if (first === '' || isUsualWord(first!)) return first!;
   if (whole) return all.length > 1 && !/\d/.test(first!) ? first! : null;
   if (first!.startsWith('@')) return null;

@@ -65,7 +65,9 @@ function carriersOf(link: Seen, made: ReadonlyMap<string, string>, shortest: num
 export function ofOneHost(pairs: readonly Pair[]): { pairs: Pair[]; unexplained: Unexplained[] } {
   const families: { domains: Set<string>; pairs: Pair[] }[] = [];
   for (const pair of pairs) {
-    const domains = [domainOf(pair.link.origin), ...(pair.observation.frame ? [domainOf(pair.observation.frame.origin)] : [])];
+    const { frame, placeholder } = pair.observation;
+    const made = [frame?.origin, placeholder?.src.split('/').slice(0, 3).join('/')].filter((origin) => origin !== undefined);
+    const domains = [pair.link.origin, ...made].map(domainOf);
     const mine = families.filter((family) => domains.some((domain) => family.domains.has(domain)));
     const joined = {
       domains: new Set([...domains, ...mine.flatMap((family) => [...family.domains])]),
@@ -90,6 +92,7 @@ export function alike(pairs: readonly Pair[]): Pair[][] {
     const { link, places, observation } = pair;
     const key = JSON.stringify([
       domainOf(link.origin),
+      link.host.split('.').length,
       link.path.length,
       link.fragment.startsWith('/') ? link.fragment.split('/').length : 0,
       observation.frame && domainOf(observation.frame.origin),

@@ -29,31 +29,46 @@ function decodedPath(path: string): string {
   }
 }
 
-/** The frame address that a card makes of a link or a code with settings; null where it knows nothing of it. */
-export function frameOf(text: string, settings: Observation['settings'], book: HostBook): string | null {
-  const item = itemOf(text, book);
-  if (!item || item.host === null || item.frame === null) return null;
-  const planned = plan(item, settings, { book, site: null });
-  return frameAddress(planned)
-    .map((piece) => piece.text)
-    .join('');
+/** What a card makes of a link: the frame address, or null where there is only a placeholder, and attributes of the host's own. */
+export interface Made {
+  frame: string | null;
+  attributes: ReadonlyMap<string, string>;
 }
+
+/** What a card makes of a link or an address with settings; null where it knows nothing of it. */
+export function madeOf(text: string, settings: Observation['settings'], book: HostBook): Made | null {
+  const item = itemOf(text, book);
+  if (!item || item.host === null) return null;
+  const planned = plan(item, settings, { book, site: null });
+  const own = planned.entries.flatMap(({ sent }) => sent.filter((one) => one.in === 'frameAttribute'));
+  return {
+    frame:
+      item.frame &&
+      frameAddress(planned)
+        .map((piece) => piece.text)
+        .join(''),
+    attributes: new Map([...own, ...(planned.script?.attributes ?? [])].map(({ name, value }) => [name, value])),
+  };
+}
+
+/** The frame address that a card makes of a link with settings; null where there is none. */
+export const frameOf = (text: string, settings: Observation['settings'], book: HostBook): string | null =>
+  madeOf(text, settings, book)?.frame ?? null;
 
 /** Whether a card makes of the example's link the code that the host made. */
 export function reproduces({ link, frame, placeholder, attributes, settings }: Observation, book: HostBook): boolean {
-  if (link && frame) {
-    const ours = frameOf(link.address, settings, book);
-    return ours !== null && meant(ours) === meant(frame.address);
+  if (!link) {
+    const own = frame && itemOf(frame.address, book);
+    return own !== null && own.host !== null && own.unknown.length === 0;
   }
-  const item = link && itemOf(link.address, book);
-  if (placeholder) {
-    if (!item || item.host === null) return false;
-    const { script } = plan(item, settings, { book, site: null });
-    const written = new Map(script?.attributes.map(({ name, value }) => [name, value]));
-    return placeholder.attributes.every(({ name, value }) => (written.get(name) ?? '') === (value ?? ''));
-  }
-  void attributes;
-  if (link) return item !== null && item.host !== null;
-  const own = frame && itemOf(frame.address, book);
-  return own !== null && own.host !== null && own.unknown.length === 0;
+  const made = madeOf(link.address, settings, book);
+  if (!made) return false;
+  const held = (name: string, value: string | null): boolean => (made.attributes.get(name) ?? '') === (value ?? '');
+  if (placeholder) return made.frame === null && placeholder.attributes.every(({ name, value }) => held(name, value));
+  if (!frame) return true;
+  return (
+    made.frame !== null &&
+    meant(made.frame) === meant(frame.address) &&
+    [...made.attributes].every(([name, value]) => attributes.some((one) => one.name === name && one.value === value))
+  );
 }

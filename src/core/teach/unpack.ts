@@ -94,7 +94,8 @@ function asPlaces(holdings: readonly Holding[]): Found | null {
 function asPairs(holdings: readonly Holding[]): Found | null {
   const several = holdings.filter(({ settings, was }) => Object.keys(settings).length > 1 || (was !== undefined && was !== ''));
   const pairs = holdings.some(({ text }) => text.includes(':'));
-  for (const separator of pairs ? [';', ...SEPARATORS] : SEPARATORS) {
+  const letters = holdings.every(({ settings, text }) => text.length === Object.keys(settings).length) ? [''] : [];
+  for (const separator of [...(several.length > 0 ? letters : []), ...(pairs ? [';'] : []), ...SEPARATORS]) {
     if (several.length > 0 && !several.every(({ text }) => text.includes(separator))) continue;
     for (const equals of EQUALS.filter((one) => one !== separator)) {
       const found = fitPairs(holdings, separator, equals);

@@ -119,9 +119,11 @@ export const isStrange =
   ({ address }: Running): boolean =>
     address === undefined || !byScript.has(scriptKey(address));
 
-/** What the cards say of an address's host: by its whole name, else with any subdomain. */
-export const entriesOf = ({ byHost }: HostBook, host: string): readonly HostEntry[] | undefined =>
-  byHost.get(host) ?? byHost.get(`*${host.slice(Math.max(host.indexOf('.'), 0))}`);
+/** What the cards say of an address's host: by its whole name, and of those with any subdomain. */
+export function entriesOf({ byHost }: HostBook, host: string): readonly HostEntry[] | undefined {
+  const [named, wild] = [byHost.get(host), byHost.get(`*${host.slice(Math.max(host.indexOf('.'), 0))}`)];
+  return named && wild ? [...named, ...wild] : (named ?? wild);
+}
 
 function makeEntry(card: CompiledCard, { group, wild }: { group: OriginGroup; wild: boolean }): HostEntry {
   const forms = card.forms().filter(({ form }) => form.on.includes(group));

@@ -76,7 +76,12 @@ const attributePrefix = z
 
 const script = z.strictObject({
   src: z.url({ protocol: /^https?$/ }).describe('The script that turns the placeholder into the embed'),
-  element: z.enum(['div', 'a', 'blockquote']),
+  element: z
+    .string()
+    .regex(
+      /^(?:div|a|blockquote|[a-z][a-z0-9]*(?:-[a-z0-9]+)+)$/,
+      'div, a, blockquote, or an element of the host’s own, such as media-player',
+    ),
   attributes: fixedAttributes.describe('Attributes that say which item it is'),
   prefix: attributePrefix.default('').describe('Stands before the name of a setting in its attribute'),
   picture: template.optional().describe('A picture shown until the script has run'),
@@ -212,7 +217,7 @@ const pack = z.strictObject({
   as: z
     .enum(['pairs', 'places', 'json'])
     .describe('Pairs, each a name with its value or a name alone; values by their place, from 0; or a JSON object'),
-  separator: z.string().min(1).max(3).default(','),
+  separator: z.string().max(3).default(',').describe('Empty where each letter stands for one'),
   equals: z.string().min(1).max(3).default(':'),
   base64url: z.boolean().default(false).describe('The whole is encoded (RFC 4648, section 5)'),
   fixed: z.record(placeName, z.string().max(200)).default({}).describe('What must always be in it'),

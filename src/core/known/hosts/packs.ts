@@ -31,7 +31,7 @@ const pairs = ({ separator, equals }: Pack, text: string): Member[] =>
 /** Parts between separators, but for those within brackets, as in `rgb(1,2,3)`. */
 function splitOutside(text: string, separator: string): string[] {
   const parts = text.split(separator);
-  if (!text.includes('(')) return parts;
+  if (separator === '' || !text.includes('(')) return parts;
   return parts.reduce<string[]>((joined, part) => {
     const last = joined.at(-1);
     const open = last !== undefined && last.lastIndexOf('(') > last.lastIndexOf(')');

@@ -10,6 +10,9 @@ import { findWrapper } from './wrapper.ts';
 /** Elements that embed something by themselves, and what belongs to them. */
 const EMBEDS = new Set(['iframe', 'object', 'embed', 'param', 'video', 'audio', 'source', 'script']);
 const PLACEHOLDERS = new Set(['div', 'a', 'blockquote', 'img', 'section', 'figure']);
+/** Elements of a host's own have a hyphen in their names (HTML, section 4.13.2). */
+const isOwnElement = (name: string): boolean => name.includes('-');
+const OWN_ELEMENT = /<[a-z][a-z0-9]*-/i;
 /** A text in one of these is no text of the page, or is told by its element. */
 const SILENT = new Set([
   'a',
@@ -297,13 +300,14 @@ function placeholdersIn(text: string, from: number, to: number): Placeholder[] {
     to: tag.to + from,
     attributes: tag.attributes.map((a) => ({ ...a, whole: shift(a.whole), range: a.range && shift(a.range) })),
   });
-  const tags = findTags(part, PLACEHOLDERS).map(shifted);
+  const tags = OWN_ELEMENT.test(part)
+    ? findTags(part, null)
+        .filter(({ name }) => PLACEHOLDERS.has(name) || isOwnElement(name))
+        .map(shifted)
+    : findTags(part, PLACEHOLDERS).map(shifted);
   const found: Placeholder[] = [];
   for (const open of tags) {
-    if (
-      open.name === 'img' ||
-      !open.attributes.some((a) => a.name.startsWith('data-') || a.name === 'href' || a.name === 'class')
-    )
+    if (open.name === 'img' || !(isTelling(open) || open.attributes.some(({ name }) => name === 'href' || name === 'class')))
       continue;
     const close = new RegExp(`</${open.name}\\s*>`, 'gi');
     close.lastIndex = open.to - from;
@@ -319,7 +323,8 @@ function placeholdersIn(text: string, from: number, to: number): Placeholder[] {
   return found;
 }
 
-const isTelling = ({ attributes }: Tag): boolean => attributes.some((a) => a.name.startsWith('data-'));
+const isTelling = ({ name, attributes }: Tag): boolean =>
+  isOwnElement(name) ? attributes.length > 0 : attributes.some((a) => a.name.startsWith('data-'));
 
 /** One element and another with the same attributes of data. */
 const sameMake = (a: Tag, b: Tag): boolean => {

@@ -61,7 +61,7 @@ function mostSpecific(tries: readonly Try[]): Try {
   const matches = tries.filter((t) => 'form' in t).sort((a, b) => b.form.specificity - a.form.specificity);
   const [best] = matches;
   if (!best) return tries.find((t) => !('form' in t) && t.refusal) ?? tries[0]!;
-  const rivals = matches.filter((m) => m !== best && m.form.specificity === best.form.specificity);
+  const rivals = matches.filter((m) => m.form.card !== best.form.card && m.form.specificity === best.form.specificity);
   return rivals.length > 0 ? { ...best, rivals: rivals.map((r) => r.form.card.card.name) } : best;
 }
 
@@ -91,7 +91,7 @@ function capture(form: CompiledForm, { host, path: whole, parameters }: Address,
     names.forEach((capture, i) => (captures[capture] = held[i + 1]!));
   }
   if (form.fragment) {
-    const held = form.fragment.pattern.exec(wholeFragment(parameters));
+    const held = form.fragment.pattern.exec(fragmentOf(parameters));
     if (!held) return null;
     form.fragment.names.forEach((name, i) => (captures[name] = decode(held[i + 1]!)));
   }
@@ -99,12 +99,9 @@ function capture(form: CompiledForm, { host, path: whole, parameters }: Address,
   return inPath && { captures, inPath };
 }
 
-/** What stands behind the # as it was written. */
-const wholeFragment = (parameters: readonly Parameter[]): string =>
-  parameters
-    .filter((parameter) => parameter.in === 'fragment')
-    .map(({ raw }) => raw)
-    .join('&');
+/** What stands behind the # as it was written, without settings that follow it. */
+const fragmentOf = (parameters: readonly Parameter[]): string =>
+  parameters.find((parameter) => parameter.in === 'fragment')?.raw ?? '';
 
 function queryValue(parameters: Address['parameters'], name: string): string | undefined {
   for (const parameter of parameters) if (parameter.in === 'query' && parameter.name === name) return parameter.value;

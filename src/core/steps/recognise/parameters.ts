@@ -76,7 +76,7 @@ export function readMembers({ id, pack, members }: ReadPack, text: string): Pick
 
 /** Parameters that say which item it is, or that only go along with a setting. */
 export function isIdentity(form: CompiledForm, captures: Captures, parameter: Parameter): boolean {
-  if (parameter.in === 'fragment') return form.fragment !== null;
+  if (parameter.in === 'fragment') return form.fragment?.pattern.test(parameter.raw) ?? false;
   for (const { name } of form.query) if (name === parameter.name) return true;
   if (form.form.framed && form.target.fixed.get(parameter.name) === parameter.value) return true;
   return isCompanion(form, captures, parameter);

@@ -10,7 +10,18 @@ export const pressedAddress = ({ base, parts, pressed }: Plan): readonly Piece[]
 function joinedAddress(base: Plan['base'], parts: readonly AddressPart[]): readonly Piece[] {
   if (parts.length === 0) return base;
   const text = base.length === 1 ? base[0]!.text : base.map((b) => b.text).join('');
-  return [...base, ...tail(text, parts)];
+  const hash = text.indexOf('#');
+  if (hash < 0) return [...base, ...tail(text, parts)];
+  // What the address has behind the # stays behind all parameters.
+  const query = tail(
+    text.slice(0, hash),
+    parts.filter(({ in: place }) => place === 'query'),
+  );
+  const fragment = tail(
+    '',
+    parts.filter(({ in: place }) => place === 'fragment'),
+  ).map((piece, i) => (i === 0 ? { ...piece, text: '&' } : piece));
+  return [{ text: text.slice(0, hash), origin: 'item' }, ...query, { text: text.slice(hash), origin: 'item' }, ...fragment];
 }
 
 /** The share link as pieces. */
