@@ -152,6 +152,7 @@ export function buildCard(
         path,
         query,
         ...(fragment !== undefined && { fragment }),
+        reads: fragment === undefined ? draft.reads : draft.reads.filter((one) => one.in === 'query'),
         examples: [form.pairs[0]!.link.address],
       });
     });
@@ -184,7 +185,7 @@ export function buildCard(
     links,
     settings: Object.fromEntries(settings.map((setting) => [setting.id, settingInput(setting, draft, kinds)])),
     packs: Object.fromEntries(draft.packs),
-    tracking: [...draft.noise].sort(),
+    tracking: [...draft.noise].filter((name) => !draft.reads.some((one) => one.name === name)).sort(),
   };
   const result = cardSchema.safeParse(input);
   return result.success

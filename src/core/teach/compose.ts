@@ -42,7 +42,8 @@ const LOCALE =
   /^(?:ar|bg|ca|cs|cy|da|de|el|en|es|et|eu|fa|fi|fr|ga|gl|he|hi|hr|hu|id|is|it|ja|ko|lt|lv|nb|nl|nn|no|pl|pt|ro|ru|sk|sl|sq|sr|sv|th|tr|uk|vi|zh)(?:[-_][a-z]{2,4})?$/i;
 export const isLocale = (text: string): boolean => LOCALE.test(text);
 
-const TOKEN = /[\p{L}\p{N}]+/gu;
+/** Words; what stands between commas and the like; and numbers. */
+const TOKENS = [/[\p{L}\p{N}]+/gu, /[^,;:|~]+/g, /(?<![\p{L}\p{N}])-?\d+(?:\.\d+)?/gu];
 const DEEPEST = 3;
 
 /** Every piece that all links have in the same way: counted in words from the start or from the end of a part. */
@@ -58,32 +59,31 @@ export function atomsOf(links: readonly Seen[]): Atom[] {
 
 function piecesOf(place: string, texts: readonly string[]): Atom[] {
   const whole: Atom = { place, ranges: texts.map((text) => [0, text.length]), texts };
-  const tokens = texts.map((text) =>
-    [...text.matchAll(TOKEN)].map(({ 0: token, index }) => [index, index + token.length] as const),
-  );
-  const fewest = Math.min(...tokens.map((one) => one.length));
-  if (fewest < 2)
-    return fewest === 1 && tokens.every((one) => one.length === 1) ? [whole, ...bare(place, texts, tokens)] : [whole];
   const found = new Map<string, Atom>();
-  const ends = Array.from({ length: Math.min(fewest, DEEPEST) }, (_, k) => k).flatMap((k) => [k, -1 - k]);
-  for (const first of ends)
-    for (const last of ends) {
-      const ranges = tokens.map((one) => [one.at(first)![0], one.at(last)![1]] as const);
-      if (!ranges.every(([start, end]) => start < end)) continue;
+  for (const token of TOKENS)
+    for (const ranges of runsOf(texts, token)) {
       const key = JSON.stringify(ranges);
       const isWhole = ranges.every(([start, end], i) => start === 0 && end === texts[i]!.length);
-      if (!found.has(key) && !isWhole)
+      if (!isWhole && !found.has(key))
         found.set(key, { place, ranges, texts: texts.map((text, i) => text.slice(...ranges[i]!)) });
     }
   // What ends in the name of a kind of file is more than an identifier.
   return texts.every((text) => FILE.test(text)) ? [...found.values()] : [whole, ...found.values()];
 }
 
-/** One word with signs around it. */
-function bare(place: string, texts: readonly string[], tokens: readonly (readonly (readonly [number, number])[])[]): Atom[] {
-  const ranges = tokens.map(([one]) => one!);
-  if (ranges.every(([start, end], i) => start === 0 && end === texts[i]!.length)) return [];
-  return [{ place, ranges, texts: texts.map((text, i) => text.slice(...ranges[i]!)) }];
+type Range = readonly [start: number, end: number];
+
+/** Runs of tokens, each counted from the start or from the end of its text, in all texts alike. */
+function runsOf(texts: readonly string[], token: RegExp): Range[][] {
+  const tokens = texts.map((text) => [...text.matchAll(token)].map(({ 0: one, index }): Range => [index, index + one.length]));
+  const fewest = Math.min(...tokens.map((one) => one.length));
+  const ends = Array.from({ length: Math.min(fewest, DEEPEST) }, (_, k) => k).flatMap((k) => [k, -1 - k]);
+  return ends.flatMap((first) =>
+    ends.flatMap((last) => {
+      const ranges = tokens.map((one): Range => [one.at(first)![0], one.at(last)![1]]);
+      return ranges.every(([start, end]) => start < end) ? [ranges] : [];
+    }),
+  );
 }
 
 /** A piece in itself that would hardly stand in two addresses by chance. */

@@ -1,4 +1,5 @@
 import type { Pack, SettingPlace } from '../known/hosts/card.ts';
+import type { Spelling } from '../known/hosts/spelling.ts';
 import type { SettingId } from '../known/settings/list.ts';
 import { encodePack } from '../steps/plan/packs.ts';
 import type { Atom, Part } from './compose.ts';
@@ -53,6 +54,8 @@ export interface Draft {
   packs: Map<string, Pack>;
   /** Words that are given where no setting fills a place in the path. */
   origins: { reduced: Set<string> };
+  /** Settings that links carry. */
+  reads: { in: 'query' | 'fragment'; name: string; setting: SettingId; spelling: Spelling }[];
   /** Parameters of links that lead nowhere. */
   noise: ReadonlySet<string>;
 }
@@ -211,7 +214,8 @@ export function framedPatterns({ frame }: DraftTarget): LinkPattern[] {
     const left = parts.flatMap((part) => (typeof part === 'object' && part.as === 'setting' ? [] : [part]));
     return left.length === 0 && parts.length > 0 ? [] : [left];
   });
-  const paths = [...new Set([pathPattern(segments), pathPattern(without)])];
+  // What follows an identifier without a sign between could not be told from it.
+  const paths = [...new Set([pathPattern(segments), pathPattern(without)])].filter((path) => !/:\w+\}?\{?:/.test(path));
   return paths.map((path) => ({ path, query, fragment }));
 }
 

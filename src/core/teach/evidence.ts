@@ -84,6 +84,12 @@ export function unpack(all: readonly Evidence[]): Unpacked {
   return { packs, guessed, traces };
 }
 
+/** In the path, what stands behind the identifier in its segment. */
+function behindIdentifier({ in: place, was }: Difference, text: string): Pick<Holding, 'text' | 'was'> {
+  const behind = place === 'path' && was !== undefined && was !== '' && text.startsWith(was);
+  return behind ? { text: text.slice(was.length), was: undefined } : { text, was };
+}
+
 function holdingsOf(all: readonly Evidence[]): Map<string, Holding[]> {
   const holdings = new Map<string, Holding[]>();
   for (const { settings, differences } of all) {
@@ -91,7 +97,7 @@ function holdingsOf(all: readonly Evidence[]): Map<string, Holding[]> {
     for (const difference of differences) {
       if (difference.text === undefined || difference.in === 'origin') continue;
       const key = keyOf(difference);
-      const holding = { settings, text: difference.text, was: difference.was, alone: keys.size === 1 };
+      const holding = { settings, ...behindIdentifier(difference, difference.text), alone: keys.size === 1 };
       holdings.set(key, [...(holdings.get(key) ?? []), holding]);
     }
   }

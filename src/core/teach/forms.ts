@@ -125,7 +125,7 @@ function linkPattern(pairs: readonly Pair[], used: readonly Atom[]): Solved['lin
     }
     if (here.length === 0 && (place.startsWith('query:') || place === 'fragment')) continue;
     if (place === 'sub' && here.length === 0) {
-      if (new Set(all).size > 1 || isLocale(all[0]!)) pattern.set(place, [null]);
+      if (new Set(all).size > 1 || isOwned(all[0]!, pairs)) pattern.set(place, [null]);
       continue;
     }
     const parts: (Part | null)[] | null =
@@ -136,6 +136,10 @@ function linkPattern(pairs: readonly Pair[], used: readonly Atom[]): Solved['lin
   }
   return pattern;
 }
+
+/** Whether a first label hardly is the host's own: a language, or, of one example alone, no usual word before a domain. */
+const isOwned = (label: string, pairs: readonly Pair[]): boolean =>
+  isLocale(label) || (pairs.length === 1 && !isUsualWord(label) && pairs[0]!.link.host.split('.').length > 2);
 
 /** Names of people and of what they own stand behind these. */
 const OF_SOMEBODY = new Set(['u', 'user', 'users', 'by', 'c', 'channel', 'channels', 'profile', 'author', 'people', 'from']);
@@ -148,8 +152,8 @@ function unused(place: string, all: readonly string[], whole: boolean): Part | n
   if (first === '' || isUsualWord(first!)) return first!;
   if (whole) return all.length > 1 && !/\d/.test(first!) ? first! : null;
   if (first!.startsWith('@')) return null;
-  // One example alone does not show what is fixed; several words in one are hardly part of the host's own.
-  return all.length === 1 && place !== 'path:0' && (/[-_].*[-_]|\d{3}/.test(first!) || first!.length > 14) ? null : first!;
+  // One example alone does not show what is fixed; what is free takes what is fixed too.
+  return all.length === 1 ? null : first!;
 }
 
 /** Names of people begin with a sign that is the host's. */

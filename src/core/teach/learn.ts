@@ -1,19 +1,22 @@
 import { makeBook, type HostBook } from '../known/hosts/book.ts';
 import type { HostCard } from '../known/hosts/card.ts';
-import { needsNoHost } from '../known/settings/list.ts';
+import { needsNoHost, settingOf, type SettingId } from '../known/settings/list.ts';
+import type { Parameter } from '../model/item.ts';
+import type { SettingValue } from '../model/values.ts';
 import { buildCard, domainOf, type Naming } from './build.ts';
 import { addressDifferences, attributeDifferences, type Difference } from './differences.ts';
 import { draftTargets, isSayable, type Draft } from './draft.ts';
 import { sightsOf, unpack, type Evidence } from './evidence.ts';
 import type { Example } from './examples.ts';
 import { solve, type Pair, type Solved } from './forms.ts';
-import { observe, type Observation, type Unexplained } from './observe.ts';
+import { observe, type Observation, type Seen, type Unexplained } from './observe.ts';
 import { alike, ofOneHost, pairUp } from './pair.ts';
 import { placeInPath } from './path.ts';
 import { isPlain, plainBeside } from './plain.ts';
 import { reproduces } from './reproduce.ts';
 import { factsOf, type Fact } from './facts.ts';
 import { questionsOf, type Question } from './questions.ts';
+import { learnSpelling } from './spell.ts';
 import { learnSettings, type LearntSetting } from './settings.ts';
 
 export interface Learnt {
@@ -55,6 +58,7 @@ export function learn(examples: readonly Example[], options: LearnOptions): Lear
     settings: new Map(),
     packs: new Map(),
     origins: { reduced: new Set() },
+    reads: readsOf(solved, observations),
     noise: noiseOf(solved, observations),
   };
   const naming = namingOf(pairs, options);
@@ -163,6 +167,28 @@ const rest = (
     ...observations.flatMap(({ from }) => from.filter((i) => !known.has(i)).map((example): Unexplained => ({ example, why }))),
   ].sort((a, b) => a.example - b.example);
 };
+
+/** Settings that stand in links too: parameters that no identifier needs, and that spell what was set. */
+function readsOf(solved: readonly Solved[], observations: readonly Observation[]): Draft['reads'] {
+  const used = new Set(solved.flatMap(({ link }) => [...link.keys()]));
+  const reads = new Map<string, Draft['reads'][number]>();
+  for (const { link, settings } of observations)
+    for (const { in: place, name, value } of link ? [...link.query, ...fragmentOf(link)] : [])
+      for (const [setting, asked] of Object.entries(settings) as [SettingId, SettingValue][]) {
+        const learnt = used.has(`${place}:${name}`) ? null : learnSpelling(setting, [{ value: asked, text: value }]);
+        if (learnt && learnt.spelling.form !== 'words' && isTime(setting) && !('before' in learnt.spelling) && !reads.has(name))
+          reads.set(name, { in: place, name, setting, spelling: learnt.spelling });
+      }
+  return [...reads.values()];
+}
+
+const isTime = (id: SettingId): boolean => settingOf(id).value.type === 'time';
+
+const fragmentOf = ({ fragment }: Seen): Parameter[] =>
+  fragment.split('&').flatMap((raw) => {
+    const at = raw.indexOf('=');
+    return at < 1 ? [] : [{ in: 'fragment' as const, name: raw.slice(0, at), value: raw.slice(at + 1), raw }];
+  });
 
 /** Parameters of links of this host that no frame takes up. */
 function noiseOf(solved: readonly Solved[], observations: readonly Observation[]): Set<string> {

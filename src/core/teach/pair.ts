@@ -37,7 +37,22 @@ export function pairUp(observations: readonly Observation[]): { pairs: Pair[]; u
     const observation = { ...code, from, link: other!.link, kind: code.kind ?? other!.kind };
     pairs.push({ observation, link: other!.link!, places });
   }
-  return { pairs, unexplained };
+  return { pairs: pairs.length > 0 ? pairs : withoutSettings(observations), unexplained };
+}
+
+/** Where there is no plain code: what the codes with settings have that is of the link, or that all of them have. */
+function withoutSettings(observations: readonly Observation[]): Pair[] {
+  const all = observations.filter((one) => one.link && one.frame && !isPlain(one));
+  const made = all.map(madePlaces);
+  return all.flatMap((observation, i): Pair[] => {
+    const link = observation.link!;
+    const kept = [...made[i]!].filter(([place, text]) => {
+      if (!place.startsWith('query:')) return place !== 'fragment' || carriersOf(link, new Map([[place, text]]), 2).length > 0;
+      const everywhere = all.length > 1 && made.every((places) => places.get(place) === text);
+      return everywhere || carriersOf(link, new Map([[place, text]]), 2).length > 0;
+    });
+    return carriersOf(link, new Map(kept), 2).length > 0 ? [{ observation, link, places: new Map(kept) }] : [];
+  });
 }
 
 const sameHost = (a: Seen, b: Seen): boolean => domainOf(a.origin) === domainOf(b.origin);
