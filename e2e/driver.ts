@@ -203,6 +203,9 @@ export async function serveForeignPage(code: string): Promise<ForeignPage> {
   };
 }
 
+/** What was said as data, or as a line of text. */
+const reportOf = (said: string): Report => (said.startsWith('{') ? (JSON.parse(said) as Report) : { line: said });
+
 /** Opens an address as a fresh visitor and collects what the players report; no script of the driver runs in the page. */
 export async function watchPage(
   browser: Browser,
@@ -216,7 +219,7 @@ export async function watchPage(
   const { context, page } = await newVisitor(browser);
   const reports: Report[] = [];
   page.on('console', (message) => {
-    if (message.text().startsWith('report ')) reports.push(JSON.parse(message.text().slice(7)) as Report);
+    if (message.text().startsWith('report ')) reports.push(reportOf(message.text().slice(7)));
   });
   await page.goto(address);
   const until = async (test: (report: Report) => boolean, wait = PATIENCE): Promise<Report> => {

@@ -120,7 +120,7 @@ describe('before and after', () => {
 describe('a host that nobody knows', () => {
   test('lists its own parameters, and takes another value for one', () =>
     withCode('<iframe src="https://media.example/show/7?skin=blue&amp;x=3" width="600" height="340"></iframe>', async (page) => {
-      await waitForText(page, 'Its own parameters');
+      await waitForText(page, 'No card knows this host');
       const field = await find(page, 'textbox', 'skin');
       await replaceText(page, field, 'green');
       await page.keyboard.press('Enter');

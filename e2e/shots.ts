@@ -72,7 +72,7 @@ async function makeAlbum(page: Page, host: (name: string) => string): Promise<vo
 
 async function makeUnknown(page: Page, host: (name: string) => string): Promise<void> {
   await bringIn(page, `<iframe src=“${host('postern')}/player/sea-wall?skin=dark?lap=3” width=“900” height=“420”></iframe>`);
-  await waitForText(page, 'Its own parameters');
+  await waitForText(page, 'No card knows this host');
   await waitForText(page, 'A walk along the sea wall', 3000).catch(() => undefined);
 }
 

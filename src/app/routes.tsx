@@ -9,6 +9,7 @@ import { NotLoaded } from './ui/NotLoaded.tsx';
 const HostBook = lazily(() => import('./screens/hosts/HostBook.tsx').then((module) => module.HostBook), NotLoaded);
 const Shelf = lazily(() => import('./screens/shelf/Shelf.tsx').then((module) => module.Shelf), NotLoaded);
 const Batch = lazily(() => import('./screens/batch/Batch.tsx').then((module) => module.Batch), NotLoaded);
+const Teach = lazily(() => import('./screens/teach/Teach.tsx').then((module) => module.Teach), NotLoaded);
 const Sites = lazily(() => import('./screens/sites/Sites.tsx').then((module) => module.Sites), NotLoaded);
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
@@ -21,6 +22,8 @@ export const Screens = (): ReactElement => (
       <Route path="shelf" element={shown(<Shelf />)} />
       <Route path="batch" element={shown(<Batch />)} />
       <Route path="hosts" element={shown(<HostBook part="grid" />)} />
+      <Route path="hosts/teach" element={shown(<Teach />)} />
+      <Route path="hosts/:id/teach" element={shown(<Teach />)} />
       <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
       <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />
       <Route path="sites" element={shown(<Sites />)} />

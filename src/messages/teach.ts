@@ -1,4 +1,5 @@
-import { settingOf } from '../core/known/settings/list.ts';
+import type { HostCard } from '../core/known/hosts/card.ts';
+import { settingOf, type SettingId } from '../core/known/settings/list.ts';
 import type { Fact } from '../core/teach/facts.ts';
 import type { Unexplained, Why } from '../core/teach/observe.ts';
 import type { Question } from '../core/teach/questions.ts';
@@ -21,14 +22,61 @@ const WHY: Record<Why, string> = {
   nothingShared: 'Its link and its code have nothing in common. They may be of two items, or of two hosts.',
   otherHost: 'It is of another host than most of the examples. Teach each host by itself.',
   alone: 'Nothing was brought that goes with it: a link needs its code, and a code its link.',
-  innerPart: 'Its frame address holds something that is not in the link',
+  asked: 'Its code has more than the plain one. Say what that does.',
+  innerPart: 'Its frame address holds something that is not in the link.',
   notSeen: 'Its code does not differ from the plain one in a way that can be told.',
   otherwise: 'What the other examples show makes another code of its link.',
   refused: 'What it shows cannot be said in a host card.',
 };
 
-export const sayUnexplained = ({ example, why, part }: Unexplained): string =>
-  `Example ${example + 1}: ${WHY[why]}${part === undefined ? '' : ` (${sayPlace(part)}).`}`;
+export const sayWhy = ({ why, part }: Unexplained): string =>
+  `${WHY[why]}${part === undefined ? '' : ` It is ${sayPlace(part)}.`}`;
+
+export const sayUnexplained = (told: Unexplained): string => `Example ${told.example + 1}: ${sayWhy(told)}`;
+
+export const sayFrom = (from: readonly number[]): string => `from ${examples(from)}`;
+
+/** How a host spells a setting: where it stands, and what stands there. */
+export function saySpelt(id: SettingId, card: HostCard): string {
+  const use = card.settings[id];
+  if (!use || use.in === 'nowhere') return '';
+  if (use.in === 'origin') return 'another domain';
+  const { name, spelling, in: place } = use;
+  const words =
+    spelling.form === 'words'
+      ? Object.values(spelling.words).map((word) => [word].flat()[0]!)
+      : [FORM_WORDS[spelling.form] ?? spelling.form];
+  const named = words
+    .map((word) => (word === '' ? name : name === '' || place === 'path' ? word : `${name}=${word}`))
+    .join(' or ');
+  const within = use.pack === undefined ? '' : `, within ${card.packs[use.pack]?.name ?? use.pack}`;
+  return `${place === 'fragment' ? '#' : ''}${named}${within}`;
+}
+
+const FORM_WORDS: Readonly<Record<string, string>> = {
+  seconds: '72',
+  milliseconds: '72000',
+  units: '1m12s',
+  allUnits: '0h1m12s',
+  clock: '1:12',
+  longClock: '00:01:12',
+  minuteClock: '01:12',
+  iso8601: 'PT1M12S',
+  hex: 'cc0000',
+  hashHex: '#cc0000',
+  upperHex: 'CC0000',
+  hashUpperHex: '#CC0000',
+  colourName: 'red',
+  rgb: 'rgb(204,0,0)',
+  rgbNumbers: '204,0,0',
+  text: 'as it is',
+  underscored: 'en_GB',
+  upperCase: 'EN',
+  numberFromOne: 'a number',
+  numberFromZero: 'a number, counted from 0',
+  scaled: 'a number',
+  list: 'a list',
+};
 
 /** `query:v` and `path:1`, in words. */
 function sayPlace(place: string): string {
@@ -47,10 +95,12 @@ export function sayQuestion(question: Question): string {
       return question.missing === 'code'
         ? `Paste the embed code that the host gives for the link of example ${question.example + 1}.`
         : `Paste the link of the item in example ${question.example + 1}.`;
+    case 'whatDoes':
+      return `What does ${question.parts.map(({ name, text }) => `“${name}${name !== '' && text !== '' ? '=' : ''}${text}”`).join(' and ')} do in the code of example ${question.example + 1}?`;
     case 'secondItem':
       return 'Paste the link and the code of a second item, so that it shows which part names it.';
     case 'innerPart':
-      return `The frame address holds something that is not in the link (${sayPlace(question.part)}). The page must be asked for it.`;
+      return `The frame address holds something that is not in the link${question.part === undefined ? '' : ` (${sayPlace(question.part)})`}. Links must be opened on the Bench, where their page is asked for it.`;
     case 'twoAtOnce':
       return `Paste a code with two of these set at once, to show what stands between them: ${question.settings.map(label).join(', ')}.`;
     case 'otherValue':
@@ -58,4 +108,4 @@ export function sayQuestion(question: Question): string {
   }
 }
 
-const label = (id: Parameters<typeof settingOf>[0]): string => settingOf(id).label;
+const label = (id: SettingId): string => settingOf(id).label;

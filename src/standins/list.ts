@@ -10,11 +10,12 @@ import { loopwick } from './loopwick/routes.ts';
 import { murmurfold } from './murmurfold/routes.ts';
 import { plumbline } from './plumbline/routes.ts';
 import { postern } from './postern/routes.ts';
+import { quernhill } from './quernhill/routes.ts';
 import { spoolnote } from './spoolnote/routes.ts';
 import { waymoss } from './waymoss/routes.ts';
 import type { StandIn } from './standIn.ts';
 
-/** The made-up hosts that ship with the product; the last has no card. */
+/** The made-up hosts that ship with the product; the last two have no card. */
 export const STAND_INS: readonly StandIn[] = [
   lanternreel,
   plumbline,
@@ -30,4 +31,5 @@ export const STAND_INS: readonly StandIn[] = [
   albumfen,
   spoolnote,
   postern,
+  quernhill,
 ];

@@ -1,4 +1,5 @@
 import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
+import { examplesSchema, type Example } from '../../core/teach/examples.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../../core/known/styles/style.ts';
 import { database } from './database.ts';
@@ -15,7 +16,24 @@ export async function saveCards(cards: readonly HostCard[]): Promise<void> {
 }
 
 export async function removeCard(id: string): Promise<void> {
-  await database.cards.delete(id);
+  await database.transaction('rw', database.cards, database.lessons, async () => {
+    await database.cards.delete(id);
+    await database.lessons.delete(id);
+  });
+}
+
+/** The examples that a card was learnt from; none where there are none that can be read. */
+export async function findLesson(id: string): Promise<Example[]> {
+  const row = await database.lessons.get(id);
+  return examplesSchema.shape.examples.safeParse(row?.examples).data ?? [];
+}
+
+/** A card with the examples that it was learnt from: both are kept, or neither. */
+export async function saveTaught(card: HostCard, examples: readonly Example[]): Promise<void> {
+  await database.transaction('rw', database.cards, database.lessons, async () => {
+    await database.cards.put(card);
+    await database.lessons.put({ id: card.id, examples: [...examples] });
+  });
 }
 
 export async function listSites(): Promise<Site[]> {

@@ -3,6 +3,7 @@ import { splitFeatures, featureName } from '../model/features.ts';
 import { KINDS, type Kind } from '../model/kind.ts';
 import { parseRatio } from '../model/values.ts';
 import { makesSense, needsNoHost, type SettingId } from '../known/settings/list.ts';
+import { ANYTHING } from '../known/hosts/shape.ts';
 import type { z } from 'zod';
 import {
   framedPatterns,
@@ -111,7 +112,7 @@ function identifiersOf(targets: readonly DraftTarget[]): Identifiers {
       return [
         name,
         {
-          name: name.replace(/\d$/, ''),
+          name: shape === ANYTHING ? 'any words' : name.replace(/\d$/, ''),
           shape,
           words: SHAPE_WORDS[shape] ?? 'letters, digits and signs, as in the example',
           example: (seen[0] ?? 'anything').slice(0, 80),

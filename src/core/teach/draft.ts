@@ -134,8 +134,9 @@ const encodePath = (text: string): string => encodePack(text).replaceAll('/', '%
 /** Signs of templates and patterns cannot stand in fixed text. */
 const sayable = (text: string): boolean => !/[{}]|:[A-Za-z]/.test(text);
 
-/** Whether all fixed text can be said in templates and patterns. */
+/** Whether the frame holds something of the link, and all fixed text can be said in templates and patterns. */
 export const isSayable = ({ frame, forms }: DraftTarget): boolean =>
+  [...frame.values()].flat().some((part) => typeof part !== 'string') &&
   [...frame.values(), ...forms.flatMap((form) => [...form.pattern.values()])]
     .flat()
     .every((part) => typeof part !== 'string' || sayable(part));

@@ -47,6 +47,19 @@ export interface Unpacked {
   traces: (Omit<Evidence, 'differences'> & { traces: Trace[] })[];
 }
 
+/** One order of all names, by those of which several were seen at once; none where there were none. */
+function orderOf(written: readonly (readonly string[])[]): string[] {
+  const order: string[] = [];
+  for (const names of [...written].filter(({ length }) => length > 1).sort((a, b) => b.length - a.length))
+    names.forEach((name, i) => {
+      if (order.includes(name)) return;
+      const next = names.slice(i + 1).find((one) => order.includes(one));
+      if (next === undefined) order.push(name);
+      else order.splice(order.indexOf(next), 0, name);
+    });
+  return order;
+}
+
 const keyOf = ({ in: place, name }: Difference): string => `${place}:${name}`;
 
 /** Finds the parameters that hold several things, and takes them apart. */
@@ -60,7 +73,7 @@ export function unpack(all: readonly Evidence[]): Unpacked {
     if (!found || place === 'origin') continue;
     const id = packs.size === 0 ? 'pack' : `pack${packs.size + 1}`;
     const { guessed: open, ...pack } = found;
-    packs.set(id, { ...pack, in: place as Pack['in'], name: place === 'path' ? id : name });
+    packs.set(id, { ...pack, order: [], in: place as Pack['in'], name: place === 'path' ? id : name });
     byKey.set(key, id);
     if (open) guessed.add(id);
   }
@@ -81,6 +94,10 @@ export function unpack(all: readonly Evidence[]): Unpacked {
       }));
     }),
   }));
+  for (const [id, pack] of packs) {
+    const written = traces.map((one) => one.traces.filter((trace) => trace.pack === id).map(({ name }) => name));
+    packs.set(id, { ...pack, order: orderOf(written) });
+  }
   return { packs, guessed, traces };
 }
 

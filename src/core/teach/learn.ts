@@ -5,12 +5,13 @@ import type { Parameter } from '../model/item.ts';
 import type { SettingValue } from '../model/values.ts';
 import { buildCard, domainOf, type Naming } from './build.ts';
 import { addressDifferences, attributeDifferences, type Difference } from './differences.ts';
-import { draftTargets, isSayable, type Draft } from './draft.ts';
+import { draftTargets, isSayable, type Draft, type DraftTarget } from './draft.ts';
 import { sightsOf, unpack, type Evidence } from './evidence.ts';
 import type { Example } from './examples.ts';
 import { solve, type Pair, type Solved } from './forms.ts';
-import { observe, type Observation, type Seen, type Unexplained } from './observe.ts';
-import { alike, ofOneHost, pairUp } from './pair.ts';
+import { codedIn, observe, type Observation, type Seen, type Unexplained } from './observe.ts';
+import { alike, framesAlone, ofOneHost, pairUp } from './pair.ts';
+import { setOpenApart, type Open } from './open.ts';
 import { placeInPath } from './path.ts';
 import { isPlain, plainBeside } from './plain.ts';
 import { reproduces } from './reproduce.ts';
@@ -42,15 +43,15 @@ export interface LearnOptions {
 export function learn(examples: readonly Example[], options: LearnOptions): Learnt {
   const { observations, unexplained } = observe(examples);
   const paired = pairUp(observations);
-  const { pairs, unexplained: foreign } = ofOneHost(paired.pairs);
-  const left = [...unexplained, ...paired.unexplained, ...foreign];
-  const solved = alike(pairs).flatMap((group) => solve(group));
-  const targets = draftTargets(solved).filter(isSayable);
+  const ofHost = ofOneHost(paired.pairs);
+  const { pairs, open, solved, targets, inner } = understand(ofHost.pairs, observations);
+  const asked = open.flatMap(({ pair }) => codedIn(pair.observation).map((example): Unexplained => ({ example, why: 'asked' })));
+  const left = [...unexplained, ...paired.unexplained, ...ofHost.unexplained, ...asked];
   if (targets.length === 0)
     return {
       card: null,
       facts: [],
-      questions: questionsOf(null, { observations, settings: [], targets: [], guessed: new Set() }),
+      questions: questionsOf(null, { observations, settings: [], targets: [], guessed: new Set(), open, inner: false }),
       unexplained: rest(observations, left),
     };
   const draft: Draft = {
@@ -69,23 +70,47 @@ export function learn(examples: readonly Example[], options: LearnOptions): Lear
   const card = 'card' in built ? built.card : plain.card;
   const settings = 'card' in built ? taught.settings : [];
   const book = makeBook([card]);
-  const told = [...left, ...unreproduced(observations, book, { solved, told: left, ...taught })];
+  const told = [...left, ...unreproduced(observations, book, { solved, told: left, inner, ...taught })];
   return {
     card,
     facts: factsOf(card, { draft, settings, told }),
-    questions: questionsOf(card, { observations, settings, targets, guessed: taught.guessed }),
+    questions: questionsOf(card, { observations, settings, targets, guessed: taught.guessed, open, inner }),
     unexplained: told.sort((a, b) => a.example - b.example || (a.why < b.why ? -1 : 1)),
   };
+}
+
+interface Understood {
+  pairs: readonly Pair[];
+  open: readonly Open[];
+  solved: readonly Solved[];
+  targets: DraftTarget[];
+  /** Whether frames hold something that is in none of the links. */
+  inner: boolean;
+}
+
+/**
+ * How frames are made of links. Where they hold something that is in none of them, each frame address stands for its
+ * item itself: codes of the host can then be set, and its pages asked for their players.
+ */
+function understand(pairs: readonly Pair[], observations: readonly Observation[]): Understood {
+  const tries = [pairs, ...(['path', 'whole'] as const).map((part) => framesAlone(observations, part))];
+  for (const some of tries) {
+    const apart = setOpenApart(some);
+    const solved = alike(apart.pairs).flatMap((group) => solve(group));
+    const targets = draftTargets(solved).filter(isSayable);
+    if (targets.length > 0) return { ...apart, solved, targets, inner: some !== pairs && pairs.length > 0 };
+  }
+  return { pairs, open: [], solved: [], targets: [], inner: false };
 }
 
 /** What the settings are, by the examples that have some. */
 function learnFrom(
   draft: Draft,
-  { observations, book }: { observations: readonly Observation[]; book: HostBook; pairs: readonly Pair[] },
+  { observations, book, pairs }: { observations: readonly Observation[]; book: HostBook; pairs: readonly Pair[] },
 ): { settings: LearntSetting[]; against: readonly number[]; unseen: readonly number[]; guessed: ReadonlySet<string> } {
-  const evidence = observations
-    .filter((one) => !isPlain(one))
-    .flatMap((one) => evidenceOf(one, observations, { book, draft }) ?? []);
+  // Those whose link and code were brought apart are known by both.
+  const plain = pairs.map(({ observation }) => observation);
+  const evidence = observations.filter((one) => !isPlain(one)).flatMap((one) => evidenceOf(one, plain, { book, draft }) ?? []);
   const { packs, guessed, traces } = unpack(evidence);
   for (const [id, pack] of packs) draft.packs.set(id, pack);
   const seen = sightsOf(traces);
@@ -127,7 +152,14 @@ function unreproduced(
     told,
     against,
     unseen,
-  }: { solved: readonly Solved[]; told: readonly Unexplained[]; against: readonly number[]; unseen: readonly number[] },
+    inner: asked,
+  }: {
+    inner: boolean;
+    solved: readonly Solved[];
+    told: readonly Unexplained[];
+    against: readonly number[];
+    unseen: readonly number[];
+  },
 ): Unexplained[] {
   const known = new Set(told.map(({ example }) => example));
   const inner = new Map(
@@ -142,6 +174,7 @@ function unreproduced(
     return open.map((example): Unexplained => {
       const part = inner.get(example);
       if (part !== undefined) return { example, why: 'innerPart', part };
+      if (asked && one.link) return { example, why: 'innerPart' };
       return {
         example,
         why: against.includes(example)

@@ -30,6 +30,8 @@ export interface Placeholder {
 export interface Observation {
   /** Places in the list of examples. */
   from: readonly number[];
+  /** Of these, those with the code, where link and code were brought apart. */
+  coded?: readonly number[];
   link: Seen | null;
   frame: Seen | null;
   placeholder: Placeholder | null;
@@ -41,8 +43,12 @@ export interface Observation {
   kind: Kind | undefined;
 }
 
+/** The examples that hold the code. */
+export const codedIn = ({ coded, from }: Observation): readonly number[] => coded ?? from;
+
 /** Why an example, or a part of one, is not in the card. */
-export type Why = 'noSource' | 'nothingShared' | 'otherHost' | 'alone' | 'innerPart' | 'notSeen' | 'otherwise' | 'refused';
+export type Why =
+  'noSource' | 'nothingShared' | 'otherHost' | 'alone' | 'asked' | 'innerPart' | 'notSeen' | 'otherwise' | 'refused';
 
 export interface Unexplained {
   example: number;

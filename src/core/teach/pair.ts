@@ -34,7 +34,7 @@ export function pairUp(observations: readonly Observation[]): { pairs: Pair[]; u
     if (found.length !== 1) continue;
     const [other] = found;
     const from = [...code.from, ...other!.from].sort((a, b) => a - b);
-    const observation = { ...code, from, link: other!.link, kind: code.kind ?? other!.kind };
+    const observation = { ...code, from, coded: code.from, link: other!.link, kind: code.kind ?? other!.kind };
     pairs.push({ observation, link: other!.link!, places });
   }
   return { pairs: pairs.length > 0 ? pairs : withoutSettings(observations), unexplained };
@@ -98,6 +98,17 @@ export function ofOneHost(pairs: readonly Pair[]): { pairs: Pair[]; unexplained:
   );
   const kept = new Set(first?.pairs);
   return { pairs: pairs.filter((pair) => kept.has(pair)), unexplained };
+}
+
+/** Frames that stand for themselves: by their path, or with all parameters. One host's alone. */
+export function framesAlone(observations: readonly Observation[], by: 'path' | 'whole'): Pair[] {
+  const framed = observations.filter((one) => isPlain(one) && one.frame);
+  const all = framed.map((observation): Pair => {
+    const frame = observation.frame!;
+    const link = by === 'whole' ? frame : { ...frame, address: frame.address.replace(/[?#].*$/s, ''), query: [], fragment: '' };
+    return { observation, link, places: placesOf(frame) };
+  });
+  return ofOneHost(all).pairs;
 }
 
 /** Pairs whose addresses are built alike, in as many parts with the same parameters. */

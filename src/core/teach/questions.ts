@@ -1,9 +1,19 @@
 import type { HostCard } from '../known/hosts/card.ts';
 import type { SettingId } from '../known/settings/list.ts';
 import type { DraftTarget } from './draft.ts';
-import type { Observation } from './observe.ts';
+import { codedIn, type Observation } from './observe.ts';
 import { isPlain } from './plain.ts';
+import type { Difference } from './differences.ts';
+import { guess, type Guess } from './guess.ts';
+import type { Open } from './open.ts';
 import type { LearntSetting } from './settings.ts';
+
+/** One thing that a code has more than the plain one. */
+export interface WhatDoesPart {
+  name: string;
+  text: string;
+  likely: readonly Guess[];
+}
 
 /** What would settle something, as data; the sentences are in the message file. */
 export type Question =
@@ -11,10 +21,12 @@ export type Question =
   | { code: 'bringPair' }
   /** The code for a link that stands alone, or the link of a code. */
   | { code: 'bringCounterpart'; example: number; missing: 'link' | 'code' }
+  /** The code has more than the plain one: what does each of these do? */
+  | { code: 'whatDoes'; example: number; parts: readonly WhatDoesPart[] }
   /** A second item shows which part names it. */
   | { code: 'secondItem'; at: string; example: number }
   /** A part of the frame address is in none of the links. */
-  | { code: 'innerPart'; at: string; part: string }
+  | { code: 'innerPart'; at: string; part?: string }
   /** Two settings at once show what stands between them. */
   | { code: 'twoAtOnce'; at: string; settings: readonly SettingId[] }
   /** Another value shows how the setting is spelt. */
@@ -25,10 +37,24 @@ interface Asking {
   settings: readonly LearntSetting[];
   targets: readonly DraftTarget[];
   guessed: ReadonlySet<string>;
+  open: readonly Open[];
+  inner: boolean;
+}
+
+/** What of a difference somebody may be asked about: words joined in one, each by itself. */
+function partsOf({ in: place, name, text }: Difference): WhatDoesPart[] {
+  if (text === undefined) return [];
+  const part = (word: string, held: string): WhatDoesPart => ({ name: word, text: held, likely: guess(word, held) });
+  const words = text.split(/[,;|]/);
+  const joined = words.every((word) => /^[a-z][a-z_-]*$/i.test(word)) && (place === 'path' || words.length > 1);
+  return joined ? words.map((word) => part(word, '')) : [part(place === 'path' ? '' : name, text)];
 }
 
 /** Questions, the one first that settles most. */
-export function questionsOf(card: HostCard | null, { observations, settings, targets, guessed }: Asking): Question[] {
+export function questionsOf(
+  card: HostCard | null,
+  { observations, settings, targets, guessed, open, inner: asked }: Asking,
+): Question[] {
   const questions: Question[] = [];
   const lone = observations.filter(
     (one) => isPlain(one) && (one.link === null || (one.frame === null && one.placeholder === null)),
@@ -38,6 +64,13 @@ export function questionsOf(card: HostCard | null, { observations, settings, tar
       questions.push({ code: 'bringCounterpart', example: one.from[0]!, missing: one.link ? 'code' : 'link' });
     return questions.length > 0 ? questions : [{ code: 'bringPair' }];
   }
+  for (const { pair, differences } of open)
+    questions.push({
+      code: 'whatDoes',
+      example: codedIn(pair.observation)[0]!,
+      parts: differences.flatMap(partsOf),
+    });
+  if (asked) questions.push({ code: 'innerPart', at: '/links' });
   for (const { name, inner } of targets)
     for (const part of inner) questions.push({ code: 'innerPart', at: `/targets/${name}/frame`, part });
   for (const { name, forms } of targets) {

@@ -201,7 +201,7 @@ function decorate(spelling: Spelling, { value, text }: Spelt): Spelling[] {
   const at = text.indexOf(written);
   if (at < 0 || spelling.form === 'words' || spelling.form === 'list') return [];
   const [before, after] = [text.slice(0, at), text.slice(at + written.length)];
-  if (before.length > 12 || after.length > 12 || /[\d.]$/.test(before) || /^\.?\d/.test(after)) return [];
+  if (before.length > 12 || after.length > 12 || (typeof value === 'number' && /[\d.]/.test(before + after))) return [];
   return [{ ...spelling, ...(before !== '' && { before }), ...(after !== '' && { after }) }];
 }
 

@@ -32,7 +32,7 @@ export function learnPack(holdings: readonly Holding[]): Found | null {
 }
 
 function asJson(holdings: readonly Holding[], base64url: boolean): Found | null {
-  const pack = { in: 'query', name: 'p', as: 'json', separator: ',', equals: ':', base64url, fixed: {} } as const;
+  const pack: Pack = { in: 'query', name: 'p', as: 'json', separator: ',', equals: ':', base64url, order: [], fixed: {} };
   const all = holdings.map(({ text, was }) => [splitPack(pack, text), was ? splitPack(pack, was) : []] as const);
   if (all.some(([members, before]) => !members || !before || members.length === 0)) return null;
   if (base64url && holdings.some(({ text }) => !fromBase64url(text)?.startsWith('{'))) return null;
@@ -106,7 +106,7 @@ function asPairs(holdings: readonly Holding[]): Found | null {
 }
 
 function fitPairs(holdings: readonly Holding[], separator: string, equals: string): Omit<Found, 'guessed'> | null {
-  const pack = { in: 'query', name: 'p', as: 'pairs', separator, equals, base64url: false, fixed: {} } as const;
+  const pack: Pack = { in: 'query', name: 'p', as: 'pairs', separator, equals, base64url: false, order: [], fixed: {} };
   const plain = splitPack(pack, holdings.find(({ was }) => was)?.was ?? '')!;
   const found = { ...pack, fixed: record(plain) };
   const used = holdings.some(({ text }) => text.includes(equals));

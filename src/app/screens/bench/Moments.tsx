@@ -3,7 +3,7 @@ import type { Station as StationData } from '../../../core/known/hosts/stations.
 import type { Moment } from '../../../core/model/setting.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
 import { sameData } from '../../state/sameData.ts';
-import { selectItem, selectStations } from '../../state/selectors.ts';
+import { selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { placeShown } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -30,7 +30,6 @@ const PLACES = [
 /** The four stations of a visit, and the frame; every setting as a short sentence that opens in place. */
 export function Moments(): ReactElement {
   const dispatch = useAppDispatch();
-  const item = useAppSelector(selectItem);
   const stations = useAppSelector(selectStations, sameData);
   const place = useAppSelector((state) => state.view.place);
   const open = useAppSelector((state) => state.view.open !== null);
@@ -40,7 +39,7 @@ export function Moments(): ReactElement {
     <section className="moments" aria-label="Moments">
       <Rail />
       <div className="stations">
-        {item?.host === null && <OwnParameters parameters={item.unknown} />}
+        <OwnParameters />
         {stations &&
           STATIONS.map(({ moment, name, words }) => (
             <Station key={moment} moment={moment} station={stations[moment]}>

@@ -114,7 +114,7 @@ function SettingRow({ card, id }: { card: HostCard; id: SettingId }): ReactEleme
 function spelt(use: CardSetting, as: string): string {
   if (!isHonoured(use) || use.spelling.form !== 'words') return as;
   return Object.values(use.spelling.words)
-    .map((word) => `${use.name}=${word}`)
+    .map((word) => `${use.name}=${[word].flat()[0]}`)
     .join(' · ');
 }
 

@@ -21,6 +21,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactEle
         <NavLink to="/hosts" end>
           All hosts, all settings
         </NavLink>
+        <NavLink to="/hosts/teach">Teach a host</NavLink>
         <ul>
           {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>

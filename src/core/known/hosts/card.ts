@@ -220,6 +220,7 @@ const pack = z.strictObject({
   separator: z.string().max(3).default(',').describe('Empty where each letter stands for one'),
   equals: z.string().min(1).max(3).default(':'),
   base64url: z.boolean().default(false).describe('The whole is encoded (RFC 4648, section 5)'),
+  order: z.array(placeName).max(60).default([]).describe('Names in the order in which the host writes them'),
   fixed: z.record(placeName, z.string().max(200)).default({}).describe('What must always be in it'),
 });
 const byOrigin = z.strictObject({
@@ -268,7 +269,9 @@ export const cardSchema = z
     oembed: z.strictObject({ endpoint: template, duration: field.optional(), pages: field.optional() }).optional(),
     player: z
       .strictObject({
-        encoding: z.enum(['object', 'json']),
+        encoding: z
+          .enum(['object', 'json', 'text'])
+          .describe('An object or a list; text that holds one; or words with spaces between'),
         event: z.string().describe('Path to the name of the event, with dots'),
         events: z.record(z.string(), z.enum(['ready', 'playing', 'paused', 'time', 'ended', 'page'])),
         fields: z.partialRecord(z.enum(FIELDS), field),

@@ -66,7 +66,8 @@ const isLiteral = (text: string): boolean =>
 export function joinPack(pack: Pack, members: readonly Member[]): string {
   const given = new Set(members.map(({ name }) => name));
   const fixed = Object.entries(pack.fixed).flatMap(([name, text]) => (given.has(name) ? [] : [{ name, text }]));
-  const all = [...fixed, ...members];
+  const rank = (name: string): number => (pack.order.includes(name) ? pack.order.indexOf(name) : Infinity);
+  const all = [...fixed, ...members].sort((a, b) => (rank(a.name) < rank(b.name) ? -1 : rank(a.name) > rank(b.name) ? 1 : 0));
   if (all.length === 0) return '';
   const text = pack.as === 'json' ? toJson(all) : pack.as === 'places' ? toPlaces(pack, all) : toPairs(pack, all);
   return pack.base64url ? toBase64url(text) : text;

@@ -23,7 +23,11 @@ const seconds = z.number().min(0).max(360_000).optional().catch(undefined);
 const fields = z.object({
   time: seconds,
   duration: seconds,
-  muted: z.boolean().optional().catch(undefined),
+  muted: z
+    .union([z.boolean(), z.literal(0), z.literal(1)])
+    .transform(Boolean)
+    .optional()
+    .catch(undefined),
   title: z.string().max(300).optional().catch(undefined),
   page: z.number().int().positive().optional().catch(undefined),
   height: z.number().positive().max(40_000).optional().catch(undefined),
@@ -38,8 +42,9 @@ export function readReport(
   { encoding, event, events, fields: places }: PlayerMessages,
   message: unknown,
 ): PlayerReport | undefined {
-  const data = encoding === 'json' ? parse(message) : message;
-  const name = at(data, event);
+  const data = encoding === 'json' ? parse(message) : encoding === 'text' ? wordsOf(message) : message;
+  const told = at(data, event);
+  const name = typeof told === 'number' ? String(told) : told;
   if (typeof name !== 'string' || !Object.hasOwn(events, name)) return undefined;
   const values = Object.fromEntries(
     Object.entries(places).map(([field, { at: path, each, unit }]) => {
@@ -56,6 +61,12 @@ export function requestFor({ ask }: PlayerMessages, what: keyof PlayerMessages['
   const message = ask[what];
   if (message === undefined) return undefined;
   return JSON.parse(JSON.stringify(message), (_, value: unknown) => (value === '{time}' ? time : value)) as unknown;
+}
+
+/** The words of a line; numbers among them are numbers, and 1 and 0 may stand for a truth value. */
+function wordsOf(message: unknown): unknown {
+  if (typeof message !== 'string') return undefined;
+  return message.split(' ', 40).map((word) => (/^-?\d+(?:\.\d+)?$/.test(word) ? Number(word) : word));
 }
 
 function parse(message: unknown): unknown {

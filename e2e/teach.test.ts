@@ -1,0 +1,62 @@
+import type { Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
+import { find, goTo, newVisitor, paste, press, publish, waitForNoText, waitForText } from './driver.ts';
+import { useServerAndBrowser } from './world.ts';
+
+const world = useServerAndBrowser();
+
+/** The codes that the share page of a host shows, as somebody would copy them. */
+async function shareBox(link: string): Promise<string[]> {
+  const { context, page } = await newVisitor(world.browser);
+  await goTo(page, link);
+  const codes = await page.$$eval('textarea', (fields) => fields.map((field) => field.value));
+  await context.close();
+  return codes;
+}
+
+async function withBench(work: (page: Page) => Promise<void>): Promise<void> {
+  const { context, page } = await newVisitor(world.browser);
+  await openBench(page, world.server.address);
+  await waitForText(page, 'Opening the sluice');
+  await work(page);
+  await context.close();
+}
+
+describe('a host in nobody’s book', () => {
+  test('is taught from the Bench by what its share page shows, and obeys', () =>
+    withBench(async (page) => {
+      const link = `${world.host('quernhill')}/films/the-mill-from-the-causeway-731205`;
+      const codes = await shareBox(link);
+      await bringIn(page, link);
+      await press(page, 'link', 'Teach this host');
+      await waitForText(page, 'Links and embed codes');
+      await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
+      await paste(page, codes.join('\n'));
+      await press(page, 'button', 'So it is');
+      await waitForText(page, 'Related videos');
+      await press(page, 'button', 'Keep this host');
+      await waitForText(page, 'waits for a press');
+      await choose(page, 'waits for a press', 'Autoplay', 'on');
+      await choose(page, 'with sound', 'Mute', 'on');
+      await choose(page, 'then anyone’s videos', 'Related videos', 'None');
+      await type(page, 'from the start', 'Start time', '0:12');
+      const code = await copyCode(page);
+      expect(code).toContain('/731205/hush,run?then=none#0:12');
+      const { until, close } = await publish(world.browser, code);
+      const { line } = await until(({ line: said }) => /^quern 21 .* 1$/.test(String(said)));
+      expect(Number(String(line).split(' ')[2])).toBeGreaterThanOrEqual(12);
+      await close();
+    }));
+
+  test('says what a parameter may do, and one press makes it a setting', () =>
+    withBench(async (page) => {
+      await bringIn(page, `<iframe src="https://ember.example/e/4412?t=30" width="560" height="315"></iframe>`);
+      await waitForText(page, 'What does it do?');
+      await press(page, 'button', 'begins at 0:30');
+      await waitForNoText(page, 'No card knows this host');
+      await waitForText(page, 'begins at 0:30');
+      await bringIn(page, `<iframe src="https://ember.example/e/9001" width="560" height="315"></iframe>`);
+      await waitForText(page, 'from the start');
+    }));
+});

@@ -1,0 +1,125 @@
+import { Button } from '@mui/material';
+import { useMemo, useState, type ReactElement } from 'react';
+import { makeBook } from '../../../core/known/hosts/book.ts';
+import type { HostCard } from '../../../core/known/hosts/card.ts';
+import { KINDS, type Kind } from '../../../core/model/kind.ts';
+import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
+import type { Fact } from '../../../core/teach/facts.ts';
+import { frameOf } from '../../../core/teach/reproduce.ts';
+import { KIND_WORDS } from '../../../messages/kinds.ts';
+import { CERTAINTY_WORDS, sayFrom, saySpelt } from '../../../messages/teach.ts';
+import { Taken } from './Taken.tsx';
+
+interface Props {
+  card: HostCard;
+  facts: readonly Fact[];
+  name: string;
+  call: (name: string) => void;
+  judge: (kind: Kind | '') => void;
+  drop: (setting: SettingId) => void;
+}
+
+/** The card as a drawing: links and the frames that are made of them, then the settings, each with how sure it is. */
+export function Understood({ card, facts, name, call, judge, drop }: Props): ReactElement {
+  const book = useMemo(() => makeBook([card]), [card]);
+  const links = card.links.filter(({ framed }) => !framed);
+  const factAt = (at: string): Fact | undefined => facts.find((fact) => fact.at === at);
+  return (
+    <>
+      <div className="teach-name">
+        <label>
+          Name of the host <input value={name} placeholder={card.name} onChange={(event) => call(event.target.value)} />
+        </label>
+        <label>
+          Kind{' '}
+          <select value={Object.values(card.targets)[0]!.kind} onChange={(event) => judge(event.target.value as Kind)}>
+            {KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {KIND_WORDS[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {links.map((link) => {
+        const [example] = link.examples;
+        const frame = frameOf(example!, {}, book);
+        const at = `/links/${card.links.indexOf(link)}`;
+        return (
+          <div key={link.id} className="drawn">
+            <Taken address={example!} book={book} label="The share link, taken apart" />
+            <p aria-hidden="true">becomes</p>
+            {frame ? (
+              <Taken address={frame} book={book} label="The frame address, taken apart" />
+            ) : (
+              <p>script code of the host, with what names the item in its attributes</p>
+            )}
+            <Sure fact={factAt(at)} />
+          </div>
+        );
+      })}
+      <table className="learnt">
+        <caption>Settings</caption>
+        <thead>
+          <tr>
+            <th scope="col">Setting</th>
+            <th scope="col">As it spells it</th>
+            <th scope="col">How sure</th>
+            <th scope="col">
+              <span className="hidden-words">Take back</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {(Object.keys(card.settings) as SettingId[]).map((id) => (
+            <tr key={id}>
+              <th scope="row">{settingOf(id).label}</th>
+              <td>
+                <code>{saySpelt(id, card)}</code>
+              </td>
+              <td>
+                <Sure fact={factAt(`/settings/${id}`)} />
+              </td>
+              <td>
+                <Button aria-label={`Take back ${settingOf(id).label}`} onClick={() => drop(id)}>
+                  Take back
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {Object.keys(card.settings).length === 0 && (
+        <p className="quiet">None yet. Paste the code that the host gives with one box ticked, such as autoplay.</p>
+      )}
+      <Trial card={card} />
+    </>
+  );
+}
+
+function Sure({ fact }: { fact: Fact | undefined }): ReactElement | null {
+  if (!fact) return null;
+  return (
+    <small className="sure" data-certainty={fact.certainty}>
+      {CERTAINTY_WORDS[fact.certainty]}, {sayFrom(fact.from)}
+    </small>
+  );
+}
+
+/** A link that nobody brought, to see what the card makes of it. */
+function Trial({ card }: { card: HostCard }): ReactElement {
+  const [link, setLink] = useState('');
+  const book = useMemo(() => makeBook([card]), [card]);
+  const frame = link.trim() === '' ? undefined : frameOf(link.trim(), {}, book);
+  return (
+    <div className="trial">
+      <label>
+        Try another link <input value={link} onChange={(event) => setLink(event.target.value)} spellCheck={false} />
+      </label>
+      <p role="status">
+        {frame === null && 'The card does not know this link. Bring it with its code, and it will.'}
+        {frame && <code>{frame}</code>}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { parseTime } from '../model/time.ts';
+import { parseColour, type SettingValue } from '../model/values.ts';
+import { settingOf, type SettingId } from '../known/settings/list.ts';
+
+/** What a parameter may mean: a setting, with what its value would then be. */
+export interface Guess {
+  setting: SettingId;
+  value: SettingValue;
+}
+
+/** Words in the names of parameters, as the HTML standard, Media Fragments and plain English have them. */
+const BY_NAME: readonly (readonly [setting: SettingId, words: string])[] = [
+  ['autoplay', 'autoplay auto autostart run go play ap'],
+  ['mute', 'muted mute hush quiet silent silence'],
+  ['loop', 'loop again repeat round'],
+  ['controls', 'controls control bars bar buttons ui'],
+  ['start', 't start from begin at s offset seek time'],
+  ['end', 'end until stop to'],
+  ['accent', 'colour color tint accent shade'],
+  ['theme', 'theme look skin mode'],
+  ['captions', 'captions cc subtitles subs track'],
+  ['language', 'language lang hl locale'],
+  ['volume', 'volume vol level loudness v'],
+  ['related', 'related more next others after then'],
+  ['showTitle', 'title heading name'],
+  ['page', 'page slide leaf first'],
+  ['interval', 'interval every delay'],
+  ['panels', 'panels show'],
+  ['download', 'download save'],
+  ['tracking', 'track tracking leave'],
+];
+
+const ON = /^(?:1|true|yes|on|y|t|enabled|show|always|)$/i;
+const OFF = /^(?:0|false|no|off|n|f|disabled|hide|never|none)$/i;
+
+/** What the text would be as a value of the setting; undefined where it can be none. */
+function valueOf(setting: SettingId, text: string, denied: boolean): SettingValue | undefined {
+  const { value: type } = settingOf(setting);
+  switch (type.type) {
+    case 'switch': {
+      const on = ON.test(text) ? true : OFF.test(text) ? false : undefined;
+      return on === undefined ? undefined : on === denied ? 'off' : 'on';
+    }
+    case 'time':
+      return timeOf(text);
+    case 'colour':
+      return parseColour(text);
+    case 'count':
+    case 'length': {
+      const found = /^\d{1,4}$/.test(text)
+        ? Number(text)
+        : /^0?\.\d{1,3}$/.test(text)
+          ? Math.round(Number(text) * 100)
+          : undefined;
+      return found;
+    }
+    case 'language':
+      return /^[a-z]{2}(?:-[a-z]{2})?$/i.test(text) ? text.toLowerCase() : undefined;
+    case 'choice':
+      return (
+        type.options.find((option) => option === text) ?? (OFF.test(text) && type.options.includes('none') ? 'none' : undefined)
+      );
+    default:
+      return undefined;
+  }
+}
+
+/** Seconds; what would be longer than a day is in thousandths. */
+function timeOf(text: string): number | undefined {
+  const seconds = parseTime(text);
+  if (seconds !== undefined && seconds < 86_400) return seconds;
+  return /^\d{5,9}$/.test(text) ? Number(text) / 1000 : undefined;
+}
+
+const DENIED = /^(?:no|hide|without|disable)[-_]?/i;
+
+/** What a parameter may mean, the likeliest first: by its name, then by the shape of its value. */
+export function guess(name: string, text: string): Guess[] {
+  const denied = DENIED.test(name);
+  const plain = name.replace(DENIED, '').toLowerCase();
+  const parts = plain.split(/[^a-z]+/).filter((part) => part !== '');
+  const score = (words: string): number => {
+    const all = words.split(' ');
+    if (all.includes(plain)) return 3;
+    if (parts.some((part) => part.length > 1 && all.includes(part))) return 2;
+    return plain.length > 2 && all.some((word) => word.length > 2 && (word.startsWith(plain) || plain.startsWith(word))) ? 1 : 0;
+  };
+  return (
+    BY_NAME.flatMap(([setting, words]) => {
+      const value = valueOf(setting, text, denied);
+      return value === undefined ? [] : [{ setting, value, score: score(words) }];
+    })
+      .sort((a, b) => b.score - a.score)
+      // Where the name says something, what it does not speak of is left out.
+      .filter(({ score: own }, _, [best]) => own > 0 || best!.score < 2)
+      .slice(0, 5)
+      .map(({ setting, value }) => ({ setting, value }))
+  );
+}
