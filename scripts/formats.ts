@@ -3,12 +3,19 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { cardSchema } from '../src/core/known/hosts/card.ts';
 import { bundleSchema } from '../src/core/keeping/bundle/bundle.ts';
+import { examplesSchema } from '../src/core/teach/examples.ts';
 import { siteSchema } from '../src/core/model/site.ts';
 import { styleSchema } from '../src/core/known/styles/style.ts';
 import { checkPages } from '../src/messages/checkPages.ts';
 import { repairsTable } from '../src/messages/repairsTable.ts';
 
-const FORMATS = { 'host-card': cardSchema, site: siteSchema, 'house-style': styleSchema, bundle: bundleSchema };
+const FORMATS = {
+  'host-card': cardSchema,
+  site: siteSchema,
+  'house-style': styleSchema,
+  bundle: bundleSchema,
+  examples: examplesSchema,
+};
 
 /** Writes the JSON Schemas of our formats from the schemas that the application uses. */
 const formats = join(import.meta.dirname, '../docs/formats');

@@ -258,12 +258,15 @@ function kindOf({ name }: DraftTarget, observations: readonly Observation[], set
   return KINDS.reduce((best, kind) => (able(kind) > able(best) ? kind : best));
 }
 
+/** Features that a code gives its frame (Permissions Policy, section 9.2; HTML, section 4.8.5). */
+export function featuresIn(attributes: Observation['attributes']): string[] {
+  const named = splitFeatures(attributes.find(({ name }) => name === 'allow')?.value ?? '').map(featureName);
+  return attributes.some(({ name }) => name === 'allowfullscreen') ? [...named, 'fullscreen'] : named;
+}
+
 /** Features that every plain code of it gives its frame. */
 function featuresOf(observations: readonly Observation[]): string[] {
-  const all = observations.map(({ attributes }) => {
-    const named = splitFeatures(attributes.find(({ name }) => name === 'allow')?.value ?? '').map(featureName);
-    return attributes.some(({ name }) => name === 'allowfullscreen') ? [...named, 'fullscreen'] : named;
-  });
+  const all = observations.map(({ attributes }) => featuresIn(attributes));
   return [...new Set(all[0] ?? [])].filter((feature) => /^[a-z-]+$/.test(feature) && all.every((one) => one.includes(feature)));
 }
 

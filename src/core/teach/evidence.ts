@@ -12,6 +12,8 @@ export interface Evidence {
   target: string;
   settings: Settings;
   differences: readonly Difference[];
+  /** Features that its frame is given besides (Permissions Policy). */
+  features: readonly string[];
 }
 
 /** A difference, possibly within a pack. */
@@ -38,6 +40,7 @@ export interface Sight {
   /** Further texts, where a list repeats its parameter. */
   more: readonly Trace[];
   along: readonly Trace[];
+  features: readonly string[];
 }
 
 export interface Unpacked {
@@ -130,7 +133,7 @@ export function sightsOf(traces: Unpacked['traces']): {
   const unseen: { from: readonly number[]; setting: SettingId }[] = [];
   const known = new Map<string, SettingId>();
   const inOrder = [...traces].sort((a, b) => Object.keys(a.settings).length - Object.keys(b.settings).length);
-  for (const { settings, traces: all, target, from } of inOrder) {
+  for (const { settings, traces: all, target, from, features } of inOrder) {
     let left = all.filter(({ text }) => text !== undefined);
     const entries = Object.entries(settings) as [SettingId, SettingValue][];
     const open: [SettingId, SettingValue][] = [];
@@ -139,7 +142,17 @@ export function sightsOf(traces: Unpacked['traces']): {
       const more = mine.filter((trace) => trace !== main && sameName(trace, main));
       const along = mine.filter((trace) => trace !== main && !more.includes(trace));
       known.set(nameOf(main), setting);
-      sights.push({ setting, value, target, from, main, more, along, ...(main.outer && { place: main.outer }) });
+      sights.push({
+        setting,
+        value,
+        target,
+        from,
+        features: entries.length === 1 ? features : [],
+        main,
+        more,
+        along,
+        ...(main.outer && { place: main.outer }),
+      });
       left = left.filter((trace) => !mine.includes(trace));
     };
     for (const [setting, value] of entries) {

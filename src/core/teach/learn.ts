@@ -3,7 +3,7 @@ import type { HostCard } from '../known/hosts/card.ts';
 import { needsNoHost, settingOf, type SettingId } from '../known/settings/list.ts';
 import type { Parameter } from '../model/item.ts';
 import type { SettingValue } from '../model/values.ts';
-import { buildCard, domainOf, type Naming } from './build.ts';
+import { buildCard, domainOf, featuresIn, type Naming } from './build.ts';
 import { addressDifferences, attributeDifferences, type Difference } from './differences.ts';
 import { draftTargets, isSayable, type Draft, type DraftTarget } from './draft.ts';
 import { sightsOf, unpack, type Evidence } from './evidence.ts';
@@ -140,7 +140,9 @@ function evidenceOf(
         in: 'attribute',
         of: (name) => !fixed.has(`attr:${name}`),
       });
-  return { from: one.from, target: beside.target, settings: one.settings, differences: [...address, ...attributes] };
+  const given = featuresIn(beside.attributes);
+  const features = beside.attributes.length > 0 ? featuresIn(one.attributes).filter((feature) => !given.includes(feature)) : [];
+  return { from: one.from, target: beside.target, settings: one.settings, features, differences: [...address, ...attributes] };
 }
 
 /** Examples that the card does not make, each with why. */

@@ -61,6 +61,7 @@ function learnSetting(id: SettingId, sights: readonly Sight[], targets: readonly
     places: kept.map(({ place, sights: own }) => ({ place, targets: [...new Set(own.map(({ target }) => target))] })),
     with: along,
     ...usualOf(words),
+    ...allowOf(id, used),
     from: [...new Set(used.flatMap(({ from }) => from))].sort((a, b) => a - b),
     certain: kept.every(({ learnt }) => learnt.certain) && (targets.length === 1 || taken.size === targets.length),
     filled: kept.flatMap(({ learnt }) => learnt.filled),
@@ -115,6 +116,13 @@ function repeatedAt(id: SettingId, sights: readonly Sight[], indexed: boolean): 
   const name = indexed ? main.name.replace(/\[\d+\]$/, '') : main.name;
   const place = placeOf({ ...main, name }, { spelling, bare: false, sights });
   return { place, learnt: { ...learnt, spelling, filled: [] }, sights };
+}
+
+/** The feature that came with it; what starts by itself needs one wherever it stands (Permissions Policy, `autoplay`). */
+function allowOf(id: SettingId, sights: readonly Sight[]): { allow?: string } {
+  const [feature] = sights.flatMap(({ features }) => features).filter((one) => /^[a-z-]+$/.test(one));
+  const allow = feature ?? (id === 'autoplay' ? 'autoplay' : undefined);
+  return allow === undefined ? {} : { allow };
 }
 
 /** What went along in every example in the same way. */
