@@ -129,6 +129,32 @@ const SHAPE_WORDS: Readonly<Record<string, string>> = {
   [UUID]: 'letters and digits in five groups with hyphens',
 };
 
+interface Grouped {
+  groups: ReadonlyMap<string, unknown>;
+  groupOf: (origin: string) => string;
+  /** How many links there are already. */
+  before: number;
+}
+
+/** The forms by which frame addresses of a target are known again. */
+function framedLinks(target: DraftTarget, { groups, groupOf, before }: Grouped): LinkInput[] {
+  const wraps = [...target.frame.values()].flat().some((part) => typeof part === 'object' && part.as === 'link');
+  const labelled = typeof target.frame.get('sub')?.[0] === 'object';
+  const group = groupOf(labelled ? target.origin.replace(/\/\/[^.]*\./, '//*.') : target.origin);
+  return framedPatterns(target).map(({ path, query, fragment }, i) => ({
+    id: `frame${before + i + 1}`,
+    name: 'A frame address',
+    target: target.name,
+    on: [...new Set([group, ...(groups.has('reduced') ? ['reduced'] : [])])] as LinkInput['on'],
+    path,
+    query,
+    ...(fragment !== undefined && { fragment }),
+    framed: true,
+    ...(wraps && { wraps: 'link' }),
+    examples: [observationsOf(target)[0]!.frame!.address],
+  }));
+}
+
 /** The card that a draft amounts to; null with the reason where the schema refuses it. */
 export function buildCard(
   draft: Draft,
@@ -142,6 +168,8 @@ export function buildCard(
   for (const target of draft.targets) {
     const made = targetInput(target, { packed, settings });
     targets[target.name] = made;
+    // First, since a share link may look like a frame address, which says more.
+    if (!target.placeholder) links.push(...framedLinks(target, { groupOf, groups, before: links.length }));
     target.forms.forEach((form) => {
       const [origin] = form.origins;
       const { path, query, fragment } = linkPatterns(form, origin!);
@@ -157,24 +185,6 @@ export function buildCard(
         examples: [form.pairs[0]!.link.address],
       });
     });
-    if (target.placeholder) continue;
-    const wraps = [...target.frame.values()].flat().some((part) => typeof part === 'object' && part.as === 'link');
-    const frameGroup = groupOf(
-      typeof target.frame.get('sub')?.[0] === 'object' ? target.origin.replace(/\/\/[^.]*\./, '//*.') : target.origin,
-    );
-    for (const { path, query, fragment } of framedPatterns(target))
-      links.push({
-        id: `frame${links.length + 1}`,
-        name: 'A frame address',
-        target: target.name,
-        on: [...new Set([frameGroup, ...(groups.has('reduced') ? ['reduced'] : [])])] as LinkInput['on'],
-        path,
-        query,
-        ...(fragment !== undefined && { fragment }),
-        framed: true,
-        ...(wraps && { wraps: 'link' }),
-        examples: [observationsOf(target)[0]!.frame!.address],
-      });
   }
   const kinds = new Map(Object.entries(targets).map(([name, { kind }]) => [name, kind]));
   const input: CardInput = {

@@ -21,15 +21,14 @@ export function factsOf(
 ): Fact[] {
   const wrong = new Set(told.map(({ example }) => example));
   const facts: Fact[] = [];
-  let link = 0;
+  const shared = card.links.flatMap(({ framed }, i) => (framed ? [] : [i]));
   for (const target of draft.targets) {
     for (const form of target.forms) {
       const from = ofForm(form);
       const items = new Set(form.pairs.map((pair) => pair.link.address)).size;
       const sure = items >= ENOUGH && target.inner.length === 0 && isPlainForm(form) && !from.some((i) => wrong.has(i));
-      facts.push({ at: `/links/${link++}`, certainty: sure ? 'certain' : 'likely', from });
+      facts.push({ at: `/links/${shared.shift()}`, certainty: sure ? 'certain' : 'likely', from });
     }
-    while (card.links[link]?.target === target.name) link++;
     const from = [...new Set(observationsOf(target).flatMap((one) => one.from))].sort((a, b) => a - b);
     const sure = from.length >= ENOUGH && target.inner.length === 0 && !from.some((i) => wrong.has(i));
     facts.push({
