@@ -174,3 +174,57 @@ describe('batch', () => {
     expect([status, stderr]).toEqual([2, expect.stringContaining('--site')]);
   });
 });
+
+describe('teach', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'examples-'));
+  afterAll(() => rmSync(folder, { recursive: true }));
+  const pair = (id: string, more = '') => ({
+    link: `https://quill.example/see/${id}`,
+    code: `<iframe src="https://quill.example/f/${id}${more}"></iframe>`,
+  });
+  const file = (name: string, data: object): string => {
+    writeFileSync(join(folder, name), JSON.stringify(data));
+    return join(folder, name);
+  };
+
+  test('works out a card that can be put into a folder as it is, and says what it rests on', () => {
+    const examples = [pair('aa11'), pair('bb22'), pair('cc33'), { ...pair('aa11', '?from=72'), settings: { start: 72 } }];
+    const taught = cli(['teach', '--json', file('examples.json', { format: 'refenestra-examples/1', name: 'Quill', examples })]);
+    const { card, ...rests } = JSON.parse(taught.stdout) as {
+      card: object;
+      facts: object[];
+      questions: object[];
+      unexplained: object[];
+    };
+    expect(Object.keys(rests)).toEqual(['facts', 'questions', 'unexplained']);
+    expect(rests.facts).toContainEqual({ at: '/settings/start', certainty: 'certain', from: [3] });
+    expect([taught.status, rests.unexplained]).toEqual([0, []]);
+    rmSync(join(folder, 'examples.json'));
+    file('quill.json', card);
+    const made = cli(['embed', '--hosts', folder, '--set', 'start=1:30', '--json', 'https://quill.example/see/dd44']);
+    expect(JSON.parse(made.stdout)).toMatchObject({
+      item: { host: 'quill' },
+      code: expect.stringContaining('/f/dd44?from=90') as string,
+    });
+    rmSync(join(folder, 'quill.json'));
+  });
+
+  test.each([
+    ['what is no list of examples', { format: 'refenestra-examples/1', examples: 7 }, 2, 'examples'],
+    [
+      'a setting that there is not',
+      { format: 'refenestra-examples/1', examples: [{ settings: { sparkle: 'on' } }] },
+      2,
+      'sparkle',
+    ],
+    [
+      'examples of which nothing can be made',
+      { format: 'refenestra-examples/1', examples: [pair('aa11')].map(({ link }) => ({ link })) },
+      1,
+      'embed code',
+    ],
+  ])('tells %s', (_, data, status, words) => {
+    const told = cli(['teach', file('odd.json', data)]);
+    expect([told.status, told.stderr]).toEqual([status, expect.stringContaining(words)]);
+  });
+});

@@ -15,7 +15,8 @@ export const CERTAINTY_WORDS: Record<Fact['certainty'], string> = {
   byHand: 'set by hand',
 };
 
-export const sayFact = ({ at, certainty, from }: Fact): string => `${at}: ${CERTAINTY_WORDS[certainty]}, from ${examples(from)}.`;
+export const sayFact = ({ at, certainty, from }: Fact): string =>
+  `${at}: ${CERTAINTY_WORDS[certainty]}${from.length > 0 ? `, from ${examples(from)}` : ''}.`;
 
 const WHY: Record<Why, string> = {
   noSource: 'There is no link and no embed code in it.',

@@ -3,6 +3,7 @@ import type { HostCard } from '../known/hosts/card.ts';
 import { needsNoHost, settingOf, type SettingId } from '../known/settings/list.ts';
 import type { Parameter } from '../model/item.ts';
 import type { SettingValue } from '../model/values.ts';
+import { withBefore } from './before.ts';
 import { buildCard, domainOf, featuresIn, type Naming } from './build.ts';
 import { addressDifferences, attributeDifferences, type Difference } from './differences.ts';
 import { draftTargets, isSayable, type Draft, type DraftTarget } from './draft.ts';
@@ -67,13 +68,16 @@ export function learn(examples: readonly Example[], options: LearnOptions): Lear
   if ('refused' in plain) return { card: null, facts: [], questions: [], unexplained: rest(observations, left, 'refused') };
   const taught = learnFrom(draft, { observations, book: makeBook([plain.card]), pairs });
   const built = buildCard(draft, taught.settings, naming);
-  const card = 'card' in built ? built.card : plain.card;
+  const { card, kept } = withBefore('card' in built ? built.card : plain.card, options.before);
   const settings = 'card' in built ? taught.settings : [];
   const book = makeBook([card]);
   const told = [...left, ...unreproduced(observations, book, { solved, told: left, inner, ...taught })];
   return {
     card,
-    facts: factsOf(card, { draft, settings, told }),
+    facts: [
+      ...factsOf(card, { draft, settings, told }),
+      ...kept.map((id): Fact => ({ at: `/settings/${id}`, certainty: 'byHand', from: [] })),
+    ],
     questions: questionsOf(card, { observations, settings, targets, guessed: taught.guessed, open, inner }),
     unexplained: told.sort((a, b) => a.example - b.example || (a.why < b.why ? -1 : 1)),
   };

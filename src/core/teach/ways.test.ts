@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { examplesOf, isSaid, makeHost, type Asked } from '../../laws/hosts.ts';
 import { runs } from '../../laws/world.ts';
+import { cardSchema } from '../known/hosts/card.ts';
 import { makeBook } from '../known/hosts/book.ts';
 import type { Settings } from '../known/settings/list.ts';
 import { bringIn, keepEmbed } from '../pipeline.ts';
@@ -147,6 +148,24 @@ describe('ways of hosts', () => {
     const { card } = learn(examplesFor(shown), { today });
     const book = makeBook([card!]);
     for (const [link, settings, frame] of made) expect(frameOf(link, settings, book)).toBe(frame);
+  });
+
+  test('a card learnt again keeps what was said by hand, and takes what examples show', () => {
+    const first = learn(examplesFor([...plain, [`${see}/k1a`, `${play}/k1a?from=72`, { start: 72 }]]), { today });
+    const before = cardSchema.parse({
+      ...first.card,
+      name: 'Media of ours',
+      settings: {
+        start: { in: 'query', name: 'old', spelling: { form: 'seconds' } },
+        loop: { in: 'query', name: 'again', spelling: { form: 'words', words: { on: '1' } } },
+      },
+    });
+    const { card, facts } = learn(examplesFor([...plain, [`${see}/k1a`, `${play}/k1a?from=72`, { start: 72 }]]), {
+      today,
+      before,
+    });
+    expect(card).toMatchObject({ name: 'Media of ours', settings: { start: { name: 'from' }, loop: { name: 'again' } } });
+    expect(facts).toContainEqual({ at: '/settings/loop', certainty: 'byHand', from: [] });
   });
 
   test('a code of a host that was taught is read, kept and set like one of a host that was shipped', () => {
