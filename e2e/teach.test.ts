@@ -49,6 +49,45 @@ describe('a host in nobody’s book', () => {
       await close();
     }));
 
+  test('whose links hold less than its frames is set by its codes, and its pages are asked for them', () =>
+    withBench(async (page) => {
+      const link = `${world.host('brackwater')}/?e=5f0c7a52-1d34-4b8e-9a61-70b2c8d91e40`;
+      const codes = await shareBox(link);
+      await bringIn(page, link);
+      await press(page, 'link', 'Teach this host');
+      await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
+      await paste(page, codes.join('\n'));
+      await press(page, 'button', 'So it is');
+      await press(page, 'button', 'Keep this host');
+      await bringIn(page, `${world.host('brackwater')}/?e=c81e0b93-6f27-4d15-8f0e-2a9d54b7f318`);
+      await press(page, 'button', `Use play.brackwater.localhost:${world.server.port}/x/88120`);
+      await choose(page, 'waits for a press', 'Autoplay', 'on');
+      await type(page, 'from the start', 'Start time', '0:05');
+      const code = await copyCode(page);
+      const [, cfg] = /\/x\/88120\?cfg=([\w-]+)"/.exec(code)!;
+      expect(JSON.parse(Buffer.from(cfg!, 'base64url').toString())).toEqual({ a: true, t: 5000 });
+      const { until, close } = await publish(world.browser, code);
+      await until(({ line }) => String(line).startsWith('["brack","open"'));
+      await close();
+    }));
+
+  test('that has one parameter for all is taught, and obeys', () =>
+    withBench(async (page) => {
+      const link = `${world.host('withyband')}/d/hgtrwq?lang=en`;
+      const codes = await shareBox(link);
+      await bringIn(page, link);
+      await press(page, 'link', 'Teach this host');
+      await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
+      await paste(page, codes.join('\n'));
+      await press(page, 'button', 'So it is');
+      await press(page, 'button', 'Keep this host');
+      await bringIn(page, `${world.host('withyband')}/d/wb-2041-77?lang=en`);
+      await waitForText(page, 'waits for a press');
+      await choose(page, 'waits for a press', 'Autoplay', 'on');
+      const code = await copyCode(page);
+      expect(code).toContain('/?doc=wb-2041-77&amp;opts=go');
+    }));
+
   test('says what a parameter may do, and one press makes it a setting', () =>
     withBench(async (page) => {
       await bringIn(page, `<iframe src="https://ember.example/e/4412?t=30" width="560" height="315"></iframe>`);

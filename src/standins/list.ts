@@ -1,6 +1,7 @@
 import { airwherry } from './airwherry/routes.ts';
 import { albumfen } from './albumfen/routes.ts';
 import { askmeadow } from './askmeadow/routes.ts';
+import { brackwater } from './brackwater/routes.ts';
 import { deckmoor } from './deckmoor/routes.ts';
 import { earbrook } from './earbrook/routes.ts';
 import { foliobarn } from './foliobarn/routes.ts';
@@ -13,9 +14,10 @@ import { postern } from './postern/routes.ts';
 import { quernhill } from './quernhill/routes.ts';
 import { spoolnote } from './spoolnote/routes.ts';
 import { waymoss } from './waymoss/routes.ts';
+import { withyband } from './withyband/routes.ts';
 import type { StandIn } from './standIn.ts';
 
-/** The made-up hosts that ship with the product; the last two have no card. */
+/** The made-up hosts that ship with the product; the last four have no card. */
 export const STAND_INS: readonly StandIn[] = [
   lanternreel,
   plumbline,
@@ -32,4 +34,6 @@ export const STAND_INS: readonly StandIn[] = [
   spoolnote,
   postern,
   quernhill,
+  brackwater,
+  withyband,
 ];

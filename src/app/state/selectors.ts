@@ -4,7 +4,7 @@ import { stationsOf } from '../../core/known/hosts/stations.ts';
 import { compareCodes } from '../../core/live/compare.ts';
 import { canKeep } from '../../core/live/keep.ts';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
-import type { Facts } from '../../core/model/item.ts';
+import { aboutOf, type Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/steps/recognise/anatomy.ts';
@@ -49,10 +49,13 @@ export const selectAnatomy = createSelector([selectText, selectRecognised, selec
   anatomy(text, recognised, book),
 );
 
-export const selectHostFacts = (state: State): Facts => {
+/** Under what the answers of the host are kept. */
+export const selectAbout = (state: State): string | undefined => {
   const item = selectItem(state);
-  return (item && state.world.facts[item.canonical]) ?? NO_FACTS;
+  return item ? aboutOf(item) : undefined;
 };
+
+export const selectHostFacts = (state: State): Facts => state.world.facts[selectAbout(state) ?? ''] ?? NO_FACTS;
 
 /** The greatest height of the content that the player told: a phone, whose column is narrow, needs more. */
 const selectContentHeight = ({ view }: State): number => Math.max(view.player.height ?? 0, view.phoneHeight ?? 0);

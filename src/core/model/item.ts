@@ -56,6 +56,13 @@ export interface Item {
   rivals?: readonly string[];
 }
 
+/** Under what is kept what the host says of it: its share link; of a page that no card knows, with all of its parameters. */
+export function aboutOf({ host, form, canonical, unknown }: Item): string {
+  if (host !== null || form !== 'address') return canonical;
+  const query = unknown.flatMap((parameter) => (parameter.in === 'query' ? [parameter.raw] : []));
+  return query.length > 0 ? `${canonical}?${query.join('&')}` : canonical;
+}
+
 /** What the host says of an item when asked; every field may be missing. */
 export interface Facts {
   title?: string;

@@ -1,3 +1,4 @@
+import { isLocale } from './compose.ts';
 import { parseTime } from '../model/time.ts';
 import { parseColour, type SettingValue } from '../model/values.ts';
 import { settingOf, type SettingId } from '../known/settings/list.ts';
@@ -55,7 +56,7 @@ function valueOf(setting: SettingId, text: string, denied: boolean): SettingValu
       return found;
     }
     case 'language':
-      return /^[a-z]{2}(?:-[a-z]{2})?$/i.test(text) ? text.toLowerCase() : undefined;
+      return isLocale(text) ? text.toLowerCase().replace('_', '-') : undefined;
     case 'choice':
       return (
         type.options.find((option) => option === text) ?? (OFF.test(text) && type.options.includes('none') ? 'none' : undefined)
@@ -65,8 +66,9 @@ function valueOf(setting: SettingId, text: string, denied: boolean): SettingValu
   }
 }
 
-/** Seconds; what would be longer than a day is in thousandths. */
+/** Seconds; whole hundreds from a thousand on are thousandths, since hardly anything begins so late to the second. */
 function timeOf(text: string): number | undefined {
+  if (/^\d{2,7}00$/.test(text)) return Number(text) / 1000;
   const seconds = parseTime(text);
   if (seconds !== undefined && seconds < 86_400) return seconds;
   return /^\d{5,9}$/.test(text) ? Number(text) / 1000 : undefined;
@@ -83,6 +85,7 @@ export function guess(name: string, text: string): Guess[] {
     const all = words.split(' ');
     if (all.includes(plain)) return 3;
     if (parts.some((part) => part.length > 1 && all.includes(part))) return 2;
+    if (plain.length === 1) return all[0]!.startsWith(plain) ? 1 : 0;
     return plain.length > 2 && all.some((word) => word.length > 2 && (word.startsWith(plain) || plain.startsWith(word))) ? 1 : 0;
   };
   return (
@@ -92,7 +95,7 @@ export function guess(name: string, text: string): Guess[] {
     })
       .sort((a, b) => b.score - a.score)
       // Where the name says something, what it does not speak of is left out.
-      .filter(({ score: own }, _, [best]) => own > 0 || best!.score < 2)
+      .filter(({ score: own }, _, [best]) => own > 0 || best!.score === 0)
       .slice(0, 5)
       .map(({ setting, value }) => ({ setting, value }))
   );

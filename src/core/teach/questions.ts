@@ -1,4 +1,5 @@
-import type { HostCard } from '../known/hosts/card.ts';
+import type { HostCard, Pack } from '../known/hosts/card.ts';
+import { splitPack } from '../known/hosts/packs.ts';
 import type { SettingId } from '../known/settings/list.ts';
 import type { DraftTarget } from './draft.ts';
 import { codedIn, type Observation } from './observe.ts';
@@ -41,14 +42,21 @@ interface Asking {
   inner: boolean;
 }
 
-/** What of a difference somebody may be asked about: words joined in one, each by itself. */
+/** What of a difference somebody may be asked about: what is joined in one, each by itself. */
 function partsOf({ in: place, name, text }: Difference): WhatDoesPart[] {
   if (text === undefined) return [];
   const part = (word: string, held: string): WhatDoesPart => ({ name: word, text: held, likely: guess(word, held) });
-  const words = text.split(/[,;|]/);
-  const joined = words.every((word) => /^[a-z][a-z_-]*$/i.test(word)) && (place === 'path' || words.length > 1);
-  return joined ? words.map((word) => part(word, '')) : [part(place === 'path' ? '' : name, text)];
+  const object = splitPack(OBJECT, text) ?? splitPack({ ...OBJECT, base64url: true }, text);
+  if (object) return object.map((member) => part(member.name, member.text));
+  const words = text.split(/[,;|]/).map((one) => /^([a-z][\w-]*)(?:[:=](.+))?$/i.exec(one));
+  const joined = words.every((word) => word !== null) && (place === 'path' || words.length > 1 || words[0]![2] !== undefined);
+  if (joined) return words.map((word) => part(word[1]!, word[2] ?? ''));
+  const one = part(place === 'path' ? '' : name, text);
+  // A parameter whose name says nothing: its value may be a word that does.
+  return [one.likely.length === 0 && words[0] ? part(text, '') : one];
 }
+
+const OBJECT: Pack = { in: 'query', name: 'p', as: 'json', separator: ',', equals: ':', base64url: false, order: [], fixed: {} };
 
 /** Questions, the one first that settles most. */
 export function questionsOf(

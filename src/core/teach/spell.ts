@@ -184,7 +184,10 @@ function fitting(type: string, spelt: readonly Spelt[]): Spelling[] {
     ...(SCALES[type] ?? []).map((by): Spelling => ({ form: 'scaled', by: Math.round(by * 1e6) / 1e6 })),
   ];
   const decorated = bare.flatMap((spelling) => decorate(spelling, spelt[0]!));
-  return decorated.filter((spelling) => spelt.every(({ value, text }) => reads(spelling, { value, text })));
+  const dressed = (spelling: Spelling): number => ('before' in spelling || 'after' in spelling ? 1 : 0);
+  return decorated
+    .filter((spelling) => spelt.every(({ value, text }) => reads(spelling, { value, text })))
+    .sort((a, b) => dressed(a) - dressed(b));
 }
 
 function reads(spelling: Spelling, { value, text }: Spelt): boolean {

@@ -12,6 +12,7 @@ import {
   selectEmbed,
   selectFacts,
   selectHouseStyle,
+  selectAbout,
   selectItem,
   selectReachAddress,
   selectRecognised,
@@ -87,7 +88,7 @@ function useSettled(): boolean {
   const [settled, setSettled] = useState(false);
   const complete = useAppSelector((state) => {
     const { status, serverAnswers, resolved } = state.world;
-    const about = selectItem(state)?.canonical;
+    const about = selectAbout(state);
     return state.bench.touched || status === 'failed' || !serverAnswers || (about !== undefined && about in resolved);
   });
   useEffect(() => {
@@ -118,7 +119,7 @@ function usePaste(bringIn: (text: string) => void): void {
 function useFacts(): void {
   const dispatch = useAppDispatch();
   const width = useAppSelector((state) => selectSite(state)?.column);
-  const about = useAppSelector((state) => selectItem(state)?.canonical);
+  const about = useAppSelector(selectAbout);
   const known = useAppSelector((state) => about !== undefined && about in state.world.resolved);
   // Of an unknown host nobody knows which parameters say what it is.
   const address = useAppSelector((state) =>

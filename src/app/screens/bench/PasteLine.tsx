@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { bringIn } from '../../../core/pipeline.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
-import { selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
+import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 /** More than this is not laid into a field; it is told by its length. */
@@ -74,7 +74,7 @@ const FOUND_BY = { oembed: 'oEmbed', openGraph: 'Open Graph', jsonLd: 'its struc
 /** The page of an unknown host names a player of its own: it is taken in one press. */
 function FoundPlayer(): ReactElement | null {
   const dispatch = useAppDispatch();
-  const resolved = useAppSelector((state) => state.world.resolved[selectItem(state)?.canonical ?? '']);
+  const resolved = useAppSelector((state) => state.world.resolved[selectAbout(state) ?? '']);
   const link = useAppSelector(
     (state) => selectItem(state)?.form === 'address' && selectRecognised(state).candidate.source === 'link',
   );

@@ -1,5 +1,5 @@
 import type { Context } from '../../context.ts';
-import type { Facts, Item } from '../../model/item.ts';
+import { aboutOf, type Facts, type Item } from '../../model/item.ts';
 import type { Embed } from '../../pipeline.ts';
 import { embedOf } from './embedOf.ts';
 import { factsKept, type SavedEmbed } from './saved.ts';
@@ -23,7 +23,7 @@ export function recordOf(work: Work, { item, embed, facts }: Found): Made {
     title: String(embed?.settings.title ?? facts.title ?? address),
     host: item?.host ?? '',
     kind: item?.kind ?? '',
-    item: item?.canonical ?? '',
+    item: item ? aboutOf(item) : '',
     code: embed?.code.text ?? '',
     facts: factsKept(facts),
     look: [...new Set(embed?.findings.filter(({ severity }) => severity === 'error').map(({ code }) => code))],
