@@ -5,7 +5,7 @@ import { bringIn, choose, openBench, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
 import { demoLinks } from './world.ts';
-import { find, goTo, newVisitor, press, startServer, until, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, paste, press, startServer, until, waitForText } from './driver.ts';
 
 /** Takes the pictures of `docs/screenshots/`, from the demo data. */
 const folder = join(import.meta.dirname, '../docs/screenshots');
@@ -60,14 +60,15 @@ async function makeSlides(page: Page, host: (name: string) => string): Promise<v
   await waitForText(page, 'slide 7 is open');
 }
 
-async function makeAlbum(page: Page, host: (name: string) => string): Promise<void> {
-  const photo = `${host('albumfen')}/by/saltings-bakehouse/5550124/in/album-204118`;
-  await bringIn(
-    page,
-    `<a data-fen-album="204118" data-fen-head="0" href="${photo}"><img src="${host('albumfen')}/covers/5550124.webp" alt="The long table"></a>\n<script async src="${host('albumfen')}/fen.js"></script>`,
-  );
-  await waitForText(page, 'no header');
-  await choose(page, 'usual picture size', 'Size of pictures', '1080 px');
+/** A host in nobody's book, with what its share page shows. */
+async function makeTeach(page: Page, host: (name: string) => string): Promise<void> {
+  const link = (words: string): string => `${host('quernhill')}/films/${words}`;
+  const frame = (path: string): string => `<iframe src="${host('stage.quernhill')}/${path}" width="560" height="315"></iframe>`;
+  await openBook(page, '/hosts/teach', 'Links and embed codes');
+  await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
+  const codes = ['731205/', '731205/run', '731205/hush,round', '731205/#0:12'].map(frame);
+  await paste(page, [link('the-mill-from-the-causeway-731205'), ...codes].join('\n'));
+  await find(page, 'button', 'So it is');
 }
 
 async function makeUnknown(page: Page, host: (name: string) => string): Promise<void> {
@@ -173,10 +174,10 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-night', night: true, prepare: makeVideo },
   { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
   { name: 'bench-slideshow', prepare: makeSlides },
-  { name: 'bench-album', prepare: makeAlbum },
   { name: 'bench-unknown', prepare: makeUnknown },
   { name: 'before-after', prepare: makeComparison },
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
+  { name: 'teach', prepare: makeTeach },
   { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
   { name: 'bench-screens', prepare: makeScreens },
   { name: 'bench-cover', prepare: makeCover },

@@ -213,4 +213,15 @@ describe('examples that do not fit', () => {
   test('nothing at all asks for a pair', () => {
     expect(learn([], { today })).toEqual({ card: null, facts: [], questions: [{ code: 'bringPair' }], unexplained: [] });
   });
+
+  test('a code that has more than the plain one is asked about, with what it most likely does', () => {
+    const more = { code: '<iframe src="https://quill.example/f/aa11bb?auto=1"></iframe>' };
+    const { questions, unexplained } = learn([...good, more], { today });
+    expect(unexplained).toEqual([{ example: 3, why: 'asked' }]);
+    expect(questions[0]).toEqual({
+      code: 'whatDoes',
+      example: 3,
+      parts: [{ name: 'auto', text: '1', likely: [{ setting: 'autoplay', value: 'on' }] }],
+    });
+  });
 });

@@ -28,16 +28,20 @@ export function pairUp(observations: readonly Observation[]): { pairs: Pair[]; u
   const paired = new Set(pairs.map(({ observation }) => observation));
   const links = plain.filter((one) => one.link && !one.frame && !one.placeholder);
   const codes = plain.filter((one) => !one.link && (one.frame || one.placeholder) && !paired.has(one));
+  const together = [...paired];
   const apart = pairs.length === 0;
   for (const code of codes) {
     const places = madePlaces(code);
-    const found = links.filter((one) => shares(one.link!, places));
+    const shared = [links, together].map((some) => some.filter((one) => shares(one.link!, places)));
+    const found = shared.find((some) => some.length > 0) ?? [];
     // One link with codes of the same host can only be meant to go with them.
     const only = apart && links.length === 1 && code.frame && sameHost(links[0]!.link!, code.frame) ? links : [];
-    if (found.length !== 1 && only.length === 0) continue;
-    const [other] = found.length === 1 ? found : only;
-    const from = [...code.from, ...other!.from].sort((a, b) => a - b);
-    const observation = { ...code, from, coded: code.from, link: other!.link, kind: code.kind ?? other!.kind };
+    // Several links of one item are as good as one.
+    const one = new Set(found.map(({ frame }, i) => frame?.address ?? String(i))).size === 1;
+    const [other] = one ? found : only;
+    if (!other) continue;
+    const from = [...code.from, ...other.from].sort((a, b) => a - b);
+    const observation = { ...code, from, coded: code.from, link: other.link, kind: code.kind ?? other.kind };
     pairs.push({ observation, link: other!.link!, places });
   }
   return { pairs: pairs.length > 0 ? pairs : withoutSettings(observations), unexplained };

@@ -101,6 +101,16 @@ describe('ways of hosts', () => {
       [[`${see}/n3w`, { autoplay: 'on' }, `${play}/n3w?run=1`]],
     ],
     [
+      'codes behind a link with its code',
+      [
+        [`${see}/k1a44`, `${play}/k1a44`],
+        [undefined, `${play}/k1a44?run=1`, { autoplay: 'on' }],
+        [`${see}/z9b55`, `${play}/z9b55`],
+        [undefined, `${play}/z9b55?from=72`, { start: 72 }],
+      ],
+      [[`${see}/n3w`, { autoplay: 'on', start: 90 }, `${play}/n3w?run=1&from=90`]],
+    ],
+    [
       'links and codes apart',
       [
         [`${see}/k1a44`, undefined],
