@@ -68,7 +68,7 @@ async function makeTeach(page: Page, host: (name: string) => string): Promise<vo
   await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
   const codes = ['731205/', '731205/run', '731205/hush,round', '731205/#0:12'].map(frame);
   await paste(page, [link('the-mill-from-the-causeway-731205'), ...codes].join('\n'));
-  await find(page, 'button', 'So it is');
+  await find(page, 'button', 'That is right');
 }
 
 async function makeUnknown(page: Page, host: (name: string) => string): Promise<void> {

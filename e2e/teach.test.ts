@@ -33,7 +33,7 @@ describe('a host in nobody’s book', () => {
       await waitForText(page, 'Links and embed codes');
       await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
       await paste(page, codes.join('\n'));
-      await press(page, 'button', 'So it is');
+      await press(page, 'button', 'That is right');
       await waitForText(page, 'Related videos');
       await press(page, 'button', 'Keep this host');
       await waitForText(page, 'waits for a press');
@@ -57,7 +57,7 @@ describe('a host in nobody’s book', () => {
       await press(page, 'link', 'Teach this host');
       await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
       await paste(page, codes.join('\n'));
-      await press(page, 'button', 'So it is');
+      await press(page, 'button', 'That is right');
       await press(page, 'button', 'Keep this host');
       await bringIn(page, `${world.host('brackwater')}/?e=c81e0b93-6f27-4d15-8f0e-2a9d54b7f318`);
       await press(page, 'button', `Use play.brackwater.localhost:${world.server.port}/x/88120`);
@@ -79,7 +79,7 @@ describe('a host in nobody’s book', () => {
       await press(page, 'link', 'Teach this host');
       await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
       await paste(page, codes.join('\n'));
-      await press(page, 'button', 'So it is');
+      await press(page, 'button', 'That is right');
       await press(page, 'button', 'Keep this host');
       await bringIn(page, `${world.host('withyband')}/d/wb-2041-77?lang=en`);
       await waitForText(page, 'waits for a press');

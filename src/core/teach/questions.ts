@@ -72,7 +72,8 @@ export function questionsOf(
       questions.push({ code: 'bringCounterpart', example: one.from[0]!, missing: one.link ? 'code' : 'link' });
     return questions.length > 0 ? questions : [{ code: 'bringPair' }];
   }
-  for (const { pair, differences } of open)
+  const inTurn = [...open].sort((a, b) => codedIn(a.pair.observation)[0]! - codedIn(b.pair.observation)[0]!);
+  for (const { pair, differences } of inTurn)
     questions.push({
       code: 'whatDoes',
       example: codedIn(pair.observation)[0]!,

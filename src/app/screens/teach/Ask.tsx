@@ -58,7 +58,7 @@ export function Ask({ questions, answer }: Props): ReactElement {
         ))}
       </ul>
       <Button variant="contained" disabled={open} onClick={take}>
-        So it is
+        That is right
       </Button>
     </div>
   );
