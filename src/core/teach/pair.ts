@@ -42,7 +42,7 @@ export function pairUp(observations: readonly Observation[]): { pairs: Pair[]; u
     if (!other) continue;
     const from = [...code.from, ...other.from].sort((a, b) => a - b);
     const observation = { ...code, from, coded: code.from, link: other.link, kind: code.kind ?? other.kind };
-    pairs.push({ observation, link: other!.link!, places });
+    pairs.push({ observation, link: other.link!, places });
   }
   return { pairs: pairs.length > 0 ? pairs : withoutSettings(observations), unexplained };
 }
