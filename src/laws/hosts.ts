@@ -59,7 +59,7 @@ export function makeHost(seed: number): MadeHost {
   const mixed = `${lower}ABCDEFGHIJKLMNOPQRSTUVWXYZ`;
 
   const name = `${pick(['quill', 'ember', 'moor', 'fen', 'hollow', 'thatch', 'cairn', 'burrow'])}${pick(['cast', 'reel', 'fold', 'mere', 'gate', 'wick'])}${below(90)}`;
-  const share = `https://${pick(['', '', 'www.', 'watch.'])}${name}.example`;
+  const share = `https://${pick(['', '', 'www.', 'films.'])}${name}.example`;
   const frameOrigin = pick([
     share,
     `https://player.${name}.example`,
@@ -84,12 +84,13 @@ export function makeHost(seed: number): MadeHost {
     locale: pick(['en', 'de', 'fr', 'nl', 'pl']),
   });
 
-  const base = pick(['watch', 'see', 'v', 'films', 'item', 'p', 'play', 'video', 'reel']);
+  const base = pick(['look', 'see', 'w', 'films', 'item', 'p', 'play', 'video', 'reel']);
+  const named = pick(['n', 'no', 'number']);
   type Make = (item: MadeItem) => string;
   const linkForms: (readonly [string, Make])[] = [
     ['path', ({ id }) => `${share}/${base}/${id}`],
     ['short path', ({ id }) => `${share}/${id}`],
-    ['query', ({ id }) => `${share}/${base}?${pick(['v'])}=${id}`],
+    ['query', ({ id }) => `${share}/${base}?${named}=${id}`],
     ['deep', ({ id }) => `${share}/media/${base}/${id}/view`],
     ['maker', ({ id, maker }) => `${share}/${maker}/${base}/${id}`],
     ['at maker', ({ id, maker }) => `${share}/@${maker}/${base}/${id}`],
@@ -107,7 +108,7 @@ export function makeHost(seed: number): MadeHost {
     ['locale', ({ id, locale }) => `${share}/${locale}/${base}/${id}`],
     ['locale domain', ({ id, locale }) => `https://${locale}.${name}.example/${base}/${id}`],
     ['maker domain', ({ id, maker }) => `https://${maker}.${name}.example/${base}/${id}`],
-    ['parameter among others', ({ id }) => `${share}/${base}?list=all&item=${id}`],
+    ['parameter among others', ({ id }) => `${share}/${base}?order=all&item=${id}`],
     ['with a kind of file', ({ id }) => `${share}/${base}.php?id=${id}`],
   ];
   const [formName, firstForm] = pick(linkForms);
@@ -134,7 +135,7 @@ export function makeHost(seed: number): MadeHost {
     ['in a fragment', ({ id, key }) => ({ path: '/player', query: keyed(key), fragment: `/${id}` })],
     ['prefix', ({ id, key }) => ({ path: `/e/${base}-${id}`, query: keyed(key) })],
     ...(formName !== 'hash' && makes.length === 1
-      ? ([['whole', (one: MadeItem) => ({ path: '/player', query: { [pick(['src'])]: firstForm(one) } })]] as const)
+      ? ([['whole', (one: MadeItem) => ({ path: '/player', query: { src: firstForm(one) } })]] as const)
       : []),
   ];
   const [frameName, frameForm] = pick(frameForms);
@@ -193,7 +194,7 @@ export function makeHost(seed: number): MadeHost {
     link: (one, form = below(makes.length)) => {
       const link = makes[form]!(one);
       return noise && random() < 0.7 && !link.includes('#')
-        ? `${link}${link.includes('?') ? '&' : '?'}si=${text(lower, 6)}`
+        ? `${link}${link.includes('?') ? '&' : '?'}from_note=${text(lower, 6)}`
         : link;
     },
     frame: (one, asked) => (scripted ? '' : frame(one, asked)),
@@ -383,7 +384,7 @@ const NAMES: Partial<Record<SettingId, readonly string[]>> = {
   volume: ['vol', 'loudness', 'v0'],
   theme: ['look', 'skin', 'mode'],
   captions: ['cc', 'sub', 'words'],
-  related: ['more', 'rel', 'next'],
+  related: ['more', 'others', 'next'],
   panels: ['show', 'panes'],
 };
 const nameOf = (id: SettingId, pick: Tools['pick']): string => pick(NAMES[id] ?? [id]);

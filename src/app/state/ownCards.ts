@@ -2,13 +2,9 @@ import type { HostCard } from '../../core/known/hosts/card.ts';
 import { readJson } from '../../core/model/json.ts';
 import { loadCards, type CardProblem } from '../../core/known/hosts/loadCards.ts';
 import { providersSchema } from '../../core/known/hosts/providers.ts';
-import type { Item, Parameter } from '../../core/model/item.ts';
-import { escapeHtml } from '../../core/model/markup/escape.ts';
 import type { Example } from '../../core/teach/examples.ts';
-import type { Guess } from '../../core/teach/guess.ts';
-import { learn } from '../../core/teach/learn.ts';
 import { savePreference } from '../storage/database.ts';
-import { findLesson, removeCard, saveCards, saveTaught } from '../storage/own.ts';
+import { removeCard, saveCards, saveTaught } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownCardsRead, providersRead } from './world.ts';
@@ -34,35 +30,31 @@ export async function keepCards(store: Store, cards: readonly HostCard[]): Promi
   await saveCards(cards).catch(() => store.dispatch(storageFound('missing')));
 }
 
-/** Keeps a card with the examples that it was learnt from. */
-export async function keepTaught(store: Store, card: HostCard, examples: readonly Example[]): Promise<void> {
+export function freeId(id: string, taken: ReadonlySet<string>): string {
+  for (let n = 2; ; n++) {
+    const free = `${id.slice(0, 34)}-${n}`;
+    if (!taken.has(free)) return free;
+  }
+}
+
+const sharesOrigin = (a: HostCard, b: HostCard): boolean => {
+  const origins = new Set(Object.values(a.origins).flat());
+  return Object.values(b.origins)
+    .flat()
+    .some((origin) => origins.has(origin));
+};
+
+/** Keeps a card with the examples that it was learnt from; one of another host that has its name by chance stays. */
+export async function keepTaught(store: Store, learnt: HostCard, examples: readonly Example[]): Promise<void> {
+  const { cards, ownCards } = store.getState().world;
+  const all = [...cards, ...ownCards];
+  const named = all.filter(({ id }) => id === learnt.id);
+  const taken = named.length > 0 && !named.some((one) => sharesOrigin(one, learnt));
+  const card = taken ? { ...learnt, id: freeId(learnt.id, new Set(all.map(({ id }) => id))) } : learnt;
   const others = store.getState().world.ownCards.filter(({ id }) => id !== card.id);
   store.dispatch(ownCardsRead([...others, card]));
   await saveTaught(card, examples).catch(() => store.dispatch(storageFound('missing')));
 }
-
-/** What was found out of a host on the Bench, in passing: one parameter of a code, with what it does. */
-export async function teachParameter(
-  store: Store,
-  item: Pick<Item, 'host' | 'frame' | 'canonical'>,
-  { parameter, guess: { setting, value } }: { parameter: Parameter; guess: Guess },
-): Promise<boolean> {
-  const before = item.host === null ? [] : await findLesson(item.host).catch(() => []);
-  const plain = item.frame ?? item.canonical;
-  const sign = parameter.in === 'fragment' ? '#' : plain.includes('?') ? '&' : '?';
-  const link = before.find((one) => one.code?.includes(plain))?.link ?? plain;
-  const examples: Example[] = [
-    ...before,
-    { link, code: codeOf(plain) },
-    { link, code: codeOf(plain + sign + parameter.raw), settings: { [setting]: value } },
-  ];
-  const { card, unexplained } = learn(examples, { today: new Date().toISOString().slice(0, 10) });
-  if (!card || unexplained.some(({ example }) => example === examples.length - 1)) return false;
-  await keepTaught(store, card, examples);
-  return true;
-}
-
-const codeOf = (address: string): string => `<iframe src="${escapeHtml(address)}"></iframe>`;
 
 export async function dropCard(store: Store, id: string): Promise<void> {
   store.dispatch(ownCardsRead(store.getState().world.ownCards.filter((card) => card.id !== id)));

@@ -212,12 +212,14 @@ function settingInput(
   const [first, ...others] = places;
   if (!first) return { in: 'origin', words: { [byOrigin!]: 'reduced' }, usual: usual! };
   const shown = new Set(places.flatMap(({ targets: own }) => own));
-  const odd = targets.some(({ name }) => shown.has(name) && !makesSense(id, kinds.get(name)!));
-  const everywhere = !odd && (others.length === 0 || shown.size === targets.length);
+  const odd = targets.some(({ name }) => !makesSense(id, kinds.get(name)!));
+  // In one place alone it is taken to hold for all; their names are told where their kind would speak against it.
+  const held = others.length === 0 ? targets.map(({ name }) => name) : [...shown];
+  const everywhere = !odd && held.length === targets.length;
   return {
     ...first.place,
     ...(others.length > 0 && { instead: others.map(({ place, targets: own }) => ({ ...place, targets: [...own] })) }),
-    ...(!everywhere && { targets: [...shown] }),
+    ...(!everywhere && { targets: held }),
     ...(Object.keys(along).length > 0 && { with: along }),
     ...(allow !== undefined && { allow }),
     ...(usual !== undefined && { usual }),

@@ -26,7 +26,7 @@ export function placesOf({ host, path, query, fragment }: Seen): Map<string, str
 const USUAL_WORDS: ReadonlySet<string> = new Set(
   (
     'www m embed embedded embeds player players play frame frames framed iframe widget watch see view viewer video videos v vid film films ' +
-    'movie clip clips reel reels short shorts loop loops audio sound sounds track tracks song listen podcast podcasts show shows episode ' +
+    'movie clip clips loop loops audio sound sounds track tracks song listen podcast podcasts show shows episode ' +
     'episodes e ep album albums set sets list lists playlist playlists channel channels c ch user users u by at live stream onair run ' +
     'doc docs document documents d file files page pages sheet slide slides slideshow deck decks presentation read book books booklet ' +
     'form forms ask map maps place places photo photos image images gallery media content item items id i p s a f r t w x share shared ' +

@@ -1,3 +1,4 @@
+import { isUsualWord } from './compose.ts';
 import type { HostCard } from '../known/hosts/card.ts';
 import { observationsOf, type Draft, type DraftForm } from './draft.ts';
 import type { Unexplained } from './observe.ts';
@@ -30,7 +31,8 @@ export function factsOf(
       facts.push({ at: `/links/${shared.shift()}`, certainty: sure ? 'certain' : 'likely', from });
     }
     const from = [...new Set(observationsOf(target).flatMap((one) => one.from))].sort((a, b) => a - b);
-    const sure = from.length >= ENOUGH && target.inner.length === 0 && !from.some((i) => wrong.has(i));
+    const fixed = [...target.frame].flatMap(([place, parts]) => (place === 'sub' ? [] : parts));
+    const sure = from.length >= ENOUGH && target.inner.length === 0 && fixed.every(isHostsOwn) && !from.some((i) => wrong.has(i));
     facts.push({
       at: `/targets/${target.name}/${target.placeholder ? 'script' : 'frame'}`,
       certainty: sure ? 'certain' : 'likely',
@@ -48,6 +50,12 @@ export function factsOf(
 const ofForm = ({ pairs }: DraftForm): number[] =>
   [...new Set(pairs.flatMap(({ observation }) => observation.from))].sort((a, b) => a - b);
 
+/** Fixed text that is made of usual words and signs: other words may be those of whoever made all the items that were shown. */
+const isHostsOwn = (part: unknown): boolean =>
+  typeof part !== 'string' || part.split(/[^\p{L}\p{N}]+/u).every((word) => word.length <= 2 || isUsualWord(word));
+
 /** A form with nothing in it that only seems fixed or free. */
-const isPlainForm = ({ frees, texts }: DraftForm): boolean =>
-  frees.length === 0 && [...texts.values()].every((seen) => new Set(seen).size === seen.length);
+const isPlainForm = ({ frees, texts, pattern }: DraftForm): boolean =>
+  frees.length === 0 &&
+  [...pattern].every(([place, parts]) => place === 'sub' || parts.every(isHostsOwn)) &&
+  [...texts.values()].every((seen) => new Set(seen).size === seen.length);

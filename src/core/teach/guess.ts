@@ -20,7 +20,7 @@ const BY_NAME: readonly (readonly [setting: SettingId, words: string])[] = [
   ['accent', 'colour color tint accent shade'],
   ['theme', 'theme look skin mode'],
   ['captions', 'captions cc subtitles subs track'],
-  ['language', 'language lang hl locale'],
+  ['language', 'language lang locale'],
   ['volume', 'volume vol level loudness v'],
   ['related', 'related more next others after then'],
   ['showTitle', 'title heading name'],

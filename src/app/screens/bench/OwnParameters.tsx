@@ -1,15 +1,17 @@
-import { Button } from '@mui/material';
-import { useState, type ReactElement } from 'react';
-import { useStore } from 'react-redux';
+import { Suspense, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { replaceParameter } from '../../../core/live/replaceParameter.ts';
 import type { Item, Parameter } from '../../../core/model/item.ts';
-import { guess, type Guess } from '../../../core/teach/guess.ts';
-import { saySetting } from '../../../messages/en.ts';
-import { teachParameter } from '../../state/ownCards.ts';
 import { selectItem, selectRecognised } from '../../state/selectors.ts';
-import { useAppSelector, type Store } from '../../state/store.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { lazily } from '../../ui/lazily.ts';
 import { useTextEdit } from './useTextEdit.ts';
+
+/** Only who meets a host that nobody knows has need of it. */
+const WhatItDoes = lazily(
+  () => import('./WhatItDoes.tsx').then((module) => module.WhatItDoes),
+  () => null,
+);
 
 /**
  * A host that nobody knows, or that is known from a few examples: its parameters are listed, open to change, never lost,
@@ -59,27 +61,7 @@ function OwnParameter({ parameter, item, asks }: { parameter: Parameter; item: I
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
       </label>
-      {asks && <WhatItDoes parameter={parameter} item={item} />}
+      <Suspense fallback={null}>{asks && <WhatItDoes parameter={parameter} item={item} />}</Suspense>
     </li>
-  );
-}
-
-/** The likeliest meanings, each with what the value would mean; one press, and the host is known by it. */
-function WhatItDoes({ parameter, item }: { parameter: Parameter; item: Item }): ReactElement | null {
-  const store = useStore() as Store;
-  const [failed, setFailed] = useState(false);
-  const likely = guess(parameter.name, parameter.value).slice(0, 3);
-  const take = async (one: Guess): Promise<void> => setFailed(!(await teachParameter(store, item, { parameter, guess: one })));
-  if (likely.length === 0) return null;
-  return (
-    <div className="what-it-does" role="group" aria-label={`What does ${parameter.raw} do?`}>
-      <small>What does it do?</small>
-      {likely.map((one) => (
-        <Button key={one.setting} size="small" variant="outlined" onClick={() => void take(one)}>
-          {saySetting(one.setting, one.value)}
-        </Button>
-      ))}
-      {failed && <small className="wrong">This cannot be told from one code. Teach the host with more of them.</small>}
-    </div>
   );
 }

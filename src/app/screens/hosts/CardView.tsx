@@ -6,7 +6,7 @@ import { isHonoured } from '../../../core/known/hosts/compile.ts';
 import type { CardSetting, HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf } from '../../../core/known/hosts/honours.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
-import { dropCard, keepCards } from '../../state/ownCards.ts';
+import { dropCard, freeId, keepCards } from '../../state/ownCards.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
@@ -56,19 +56,13 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
   };
   return (
     <span className="card-actions">
+      {own && <Button onClick={() => void navigate(`/hosts/${card.id}/teach`)}>Teach it more</Button>}
       {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>Edit</Button>}
       <Button onClick={copy}>Copy as my own</Button>
       <Button onClick={() => saveFile(`${card.id}.json`, JSON.stringify(card, null, 2))}>Export</Button>
       {own && <Button onClick={() => void dropCard(store, card.id).then(() => navigate('/hosts'))}>Remove</Button>}
     </span>
   );
-}
-
-function freeId(id: string, taken: ReadonlySet<string>): string {
-  for (let n = 2; ; n++) {
-    const free = `${id.slice(0, 34)}-${n}`;
-    if (!taken.has(free)) return free;
-  }
 }
 
 function SettingsTable({ card }: { card: HostCard }): ReactElement {
