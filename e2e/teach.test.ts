@@ -23,19 +23,22 @@ async function withBench(work: (page: Page) => Promise<void>): Promise<void> {
   await context.close();
 }
 
+/** Five acts: the link, Teach this host, the codes of the share box, what they do, and Keep. */
+async function teach(page: Page, link: string): Promise<void> {
+  const codes = await shareBox(link);
+  await bringIn(page, link);
+  await press(page, 'link', 'Teach this host');
+  await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
+  await paste(page, codes.join('\n'));
+  await press(page, 'button', 'That is right');
+  await press(page, 'button', 'Keep this host');
+}
+
 describe('a host in nobody’s book', () => {
   test('is taught from the Bench by what its share page shows, and obeys', () =>
     withBench(async (page) => {
       const link = `${world.host('quernhill')}/films/the-mill-from-the-causeway-731205`;
-      const codes = await shareBox(link);
-      await bringIn(page, link);
-      await press(page, 'link', 'Teach this host');
-      await waitForText(page, 'Links and embed codes');
-      await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
-      await paste(page, codes.join('\n'));
-      await press(page, 'button', 'That is right');
-      await waitForText(page, 'Related videos');
-      await press(page, 'button', 'Keep this host');
+      await teach(page, link);
       await waitForText(page, 'waits for a press');
       await choose(page, 'waits for a press', 'Autoplay', 'on');
       await choose(page, 'with sound', 'Mute', 'on');
@@ -52,13 +55,7 @@ describe('a host in nobody’s book', () => {
   test('whose links hold less than its frames is set by its codes, and its pages are asked for them', () =>
     withBench(async (page) => {
       const link = `${world.host('brackwater')}/?e=5f0c7a52-1d34-4b8e-9a61-70b2c8d91e40`;
-      const codes = await shareBox(link);
-      await bringIn(page, link);
-      await press(page, 'link', 'Teach this host');
-      await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
-      await paste(page, codes.join('\n'));
-      await press(page, 'button', 'That is right');
-      await press(page, 'button', 'Keep this host');
+      await teach(page, link);
       await bringIn(page, `${world.host('brackwater')}/?e=c81e0b93-6f27-4d15-8f0e-2a9d54b7f318`);
       await press(page, 'button', `Use play.brackwater.localhost:${world.server.port}/x/88120`);
       await choose(page, 'waits for a press', 'Autoplay', 'on');
@@ -74,13 +71,7 @@ describe('a host in nobody’s book', () => {
   test('that has one parameter for all is taught, and obeys', () =>
     withBench(async (page) => {
       const link = `${world.host('withyband')}/d/hgtrwq?lang=en`;
-      const codes = await shareBox(link);
-      await bringIn(page, link);
-      await press(page, 'link', 'Teach this host');
-      await (await find(page, 'textbox', 'Links and embed codes, in any order')).focus();
-      await paste(page, codes.join('\n'));
-      await press(page, 'button', 'That is right');
-      await press(page, 'button', 'Keep this host');
+      await teach(page, link);
       await bringIn(page, `${world.host('withyband')}/d/wb-2041-77?lang=en`);
       await waitForText(page, 'waits for a press');
       await choose(page, 'waits for a press', 'Autoplay', 'on');

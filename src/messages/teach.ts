@@ -1,4 +1,4 @@
-import type { HostCard } from '../core/known/hosts/card.ts';
+import type { HostCard, Pack } from '../core/known/hosts/card.ts';
 import { settingOf, type SettingId } from '../core/known/settings/list.ts';
 import type { Fact } from '../core/teach/facts.ts';
 import type { Unexplained, Why } from '../core/teach/observe.ts';
@@ -19,7 +19,7 @@ export const sayFact = ({ at, certainty, from }: Fact): string =>
   `${at}: ${CERTAINTY_WORDS[certainty]}${from.length > 0 ? `, from ${examples(from)}` : ''}.`;
 
 const WHY: Record<Why, string> = {
-  noSource: 'There is no link and no embed code in it.',
+  noSource: 'There is neither a link nor a code in it.',
   nothingShared: 'Its link and its code have nothing in common. They may be of two items, or of two hosts.',
   otherHost: 'It is of another host than most of the examples. Teach each host by itself.',
   alone: 'Nothing was brought that goes with it: a link needs its code, and a code its link.',
@@ -50,8 +50,14 @@ export function saySpelt(id: SettingId, card: HostCard): string {
   const named = words
     .map((word) => (word === '' ? name : name === '' || place === 'path' ? word : `${name}=${word}`))
     .join(' or ');
-  const within = use.pack === undefined ? '' : `, within ${card.packs[use.pack]?.name ?? use.pack}`;
+  const within = use.pack === undefined ? '' : sayWithin(card.packs[use.pack]);
   return `${place === 'fragment' ? '#' : ''}${named}${within}`;
+}
+
+/** Where several settings are joined in one. */
+function sayWithin(pack: Pack | undefined): string {
+  if (!pack || pack.in === 'path') return ', joined with others in the path';
+  return `, joined with others in ${pack.in === 'fragment' && pack.name === '' ? 'the part behind the #' : pack.name}`;
 }
 
 const FORM_WORDS: Readonly<Record<string, string>> = {

@@ -50,7 +50,6 @@ export interface DraftSetting {
 
 export interface Draft {
   targets: DraftTarget[];
-  settings: Map<SettingId, DraftSetting>;
   packs: Map<string, Pack>;
   /** Words that are given where no setting fills a place in the path. */
   origins: { reduced: Set<string> };

@@ -57,7 +57,6 @@ export function learn(examples: readonly Example[], options: LearnOptions): Lear
     };
   const draft: Draft = {
     targets,
-    settings: new Map(),
     packs: new Map(),
     origins: { reduced: new Set() },
     reads: readsOf(solved, observations),

@@ -2,10 +2,10 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
-import { isHonoured } from '../../../core/known/hosts/compile.ts';
-import type { CardSetting, HostCard } from '../../../core/known/hosts/card.ts';
+import type { HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf } from '../../../core/known/hosts/honours.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
+import { saySpelt } from '../../../messages/teach.ts';
 import { dropCard, freeId, keepCards } from '../../state/ownCards.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
@@ -26,9 +26,9 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       </header>
       <h3>From link to frame</h3>
       <ul className="turnings">
-        {card.links.flatMap((form) =>
-          form.examples.map((example) => <Turning key={example} text={example} words={form.name} host={card.id} />),
-        )}
+        {[...examplesOf(card)].map(([example, words]) => (
+          <Turning key={example} text={example} words={words} host={card.id} />
+        ))}
       </ul>
       <label className="try">
         Try a link
@@ -45,6 +45,10 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
     </>
   );
 }
+
+/** Each example once, whichever of several forms it stands for, with the name of the first. */
+const examplesOf = ({ links }: HostCard): ReadonlyMap<string, string> =>
+  new Map(links.flatMap(({ examples, name }) => examples.map((example) => [example, name] as const)).reverse());
 
 function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement {
   const store = useStore() as Store;
@@ -98,18 +102,10 @@ function SettingRow({ card, id }: { card: HostCard; id: SettingId }): ReactEleme
   return (
     <tr data-how={honour.how}>
       <th scope="row">{settingOf(id).label}</th>
-      <td>{'as' in honour ? <code>{spelt(use, honour.as)}</code> : 'withdrawn'}</td>
+      <td>{'as' in honour ? <code>{saySpelt(id, card)}</code> : 'withdrawn'}</td>
       <td>{note || 'As asked.'}</td>
     </tr>
   );
-}
-
-/** The name, and for values that are words, each as the host spells it. */
-function spelt(use: CardSetting, as: string): string {
-  if (!isHonoured(use) || use.spelling.form !== 'words') return as;
-  return Object.values(use.spelling.words)
-    .map((word) => `${use.name}=${[word].flat()[0]}`)
-    .join(' · ');
 }
 
 function Conditions({ card }: { card: HostCard }): ReactElement | null {

@@ -52,10 +52,10 @@ export function Teach(): ReactElement {
         <h1>Teach a host</h1>
         <p>
           Paste a link and the embed code that the host gives for it; then the code with one thing changed. What can be known from
-          them is drawn on the right.
+          them is drawn beside them.
         </p>
       </header>
-      <section aria-label="What was brought">
+      <section className="brought" aria-label="What was brought">
         <BringExamples bring={(text) => step({ do: 'bring', text })} />
         <Examples examples={lesson.examples} unexplained={unexplained} remove={(example) => step({ do: 'remove', example })} />
         <Button disabled={lesson.past.length === 0} onClick={() => step({ do: 'undo' })}>
