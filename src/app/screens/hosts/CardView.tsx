@@ -26,7 +26,7 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       </header>
       <h3>From link to frame</h3>
       <ul className="turnings">
-        {[...examplesOf(card)].map(([example, words]) => (
+        {examplesOf(card).map(([example, words]) => (
           <Turning key={example} text={example} words={words} host={card.id} />
         ))}
       </ul>
@@ -46,9 +46,11 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
   );
 }
 
-/** Each example once, whichever of several forms it stands for, with the name of the first. */
-const examplesOf = ({ links }: HostCard): ReadonlyMap<string, string> =>
-  new Map(links.flatMap(({ examples, name }) => examples.map((example) => [example, name] as const)).reverse());
+/** Each example once, in the order of the card, with the name of the first form that it stands for. */
+function examplesOf({ links }: HostCard): (readonly [example: string, words: string])[] {
+  const all = links.flatMap(({ examples, name }) => examples.map((example) => [example, name] as const));
+  return all.filter(([example], i) => all.findIndex(([one]) => one === example) === i);
+}
 
 function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement {
   const store = useStore() as Store;

@@ -52,7 +52,7 @@ export function Teach(): ReactElement {
         <h1>Teach a host</h1>
         <p>
           Paste a link and the embed code that the host gives for it; then the code with one thing changed. What can be known from
-          them is drawn beside them.
+          them is drawn at once.
         </p>
       </header>
       <section className="brought" aria-label="What was brought">
