@@ -17,7 +17,7 @@ import {
   type SettingPlace,
   type Target,
 } from './card.ts';
-import { inPath } from './contradictions.ts';
+import { hasPlace, inPath } from './contradictions.ts';
 import type { Spelling } from './spelling.ts';
 
 /** A place in an address where a setting is read from. */
@@ -47,10 +47,11 @@ export interface CompiledForm {
   path: RegExp;
   names: readonly string[];
   query: readonly { name: string; pattern: RegExp; names: readonly string[] }[];
+  /** What stands behind the #, where that says which item it is. */
   fragment: { pattern: RegExp; names: readonly string[] } | null;
   /** Captures that must have the shape of an identifier. */
   shaped: readonly { name: string; shape: (text: string) => boolean }[];
-  /** Captures of the path that are settings. */
+  /** Places that are settings, and packs of them. */
   reads: PerPlace<readonly ReadPlace[]>;
   packs: PerPlace<ReadPack>;
   /** Whether captures of the path may be settings. */
@@ -152,7 +153,7 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     holdsLink: target.frame?.includes('{canonical}') ?? false,
     shareReads: share?.reads ?? [],
     fixed: fixedIn(target.frame ?? ''),
-    hasPath: inPath(card).some((name) => new RegExp(`\\{[+/]?${name}\\}`).test(target.frame ?? '')),
+    hasPath: inPath(card).some((place) => hasPlace(target.frame, place)),
     fixedPacks: Object.entries(card.packs).flatMap(([id, { fixed }]) => (Object.keys(fixed).length > 0 ? [id] : [])),
     allow: joinFeatures(target.allow.map((feature) => ({ feature, origin: 'item' }))),
     canonical: compileTemplate(absolute(target.canonical, card, 'share')),

@@ -1,5 +1,8 @@
+import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { cards } from '../../../laws/world.ts';
+import { frameOf } from '../../teach/reproduce.ts';
+import { makeBook } from './book.ts';
+import { cards, runs } from '../../../laws/world.ts';
 import { cardSchema } from './card.ts';
 
 const base = cards.find(({ id }) => id === 'plumbline')!;
@@ -59,4 +62,33 @@ test('two settings at one place are right where their words differ, or their tar
 
 test('a card of the first version is one of the second', () => {
   expect(cardSchema.parse({ ...base, format: 'refenestra-host-card/1' })).toEqual(base);
+});
+
+test('whatever places and packs are called, a card is refused or can be used', () => {
+  const odd = fc.oneof(
+    fc.constantFrom('(', '[', '*', 'a{', '\\', '__proto__', 'constructor', '{id}'),
+    fc.string({ maxLength: 60 }),
+  );
+  const place = fc.constantFrom('query', 'fragment', 'path', 'packed', 'attribute', 'frameAttribute');
+  fc.assert(
+    fc.property(
+      odd,
+      odd,
+      place,
+      fc.constantFrom('query', 'fragment', 'path', 'attribute'),
+      (name, packName, where, packWhere) => {
+        const read = cardSchema.safeParse({
+          ...base,
+          packs: { opts: { ...pack, name: packName } },
+          identifiers: { ...base.identifiers, free: { name: 'f', shape: ['*', '[a-z]+'], words: 'w', example: 'e' } },
+          settings: { mute: { ...query(name, '1'), in: where, ...(where === 'packed' && { pack: 'opts' }) } },
+        });
+        if (!read.success) return;
+        const book = makeBook([read.data]);
+        frameOf(base.links[0]!.examples[0]!, { mute: 'on' }, book);
+        book.byId.get(base.id)!.forms();
+      },
+    ),
+    runs(300),
+  );
 });

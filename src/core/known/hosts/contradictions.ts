@@ -20,8 +20,11 @@ type Use = SettingPlace & { targets?: string[] | undefined; instead: readonly (S
 interface Looked {
   targets: Readonly<Record<string, { frame?: string | undefined; script?: unknown; shortcode?: unknown }>>;
   settings: Readonly<Record<string, Use | { in: 'origin' | 'nowhere' } | undefined>>;
-  packs: Readonly<Record<string, { in: string; name: string; as: string }>>;
+  packs: Readonly<Record<string, { in: string; name: string; as: string; fixed: Readonly<Record<string, string>> }>>;
 }
+
+const ORDINALS = 'values that stand by their place have numbers for names, from 0 to 99';
+const isOrdinal = (name: string): boolean => /^\d{1,2}$/.test(name);
 
 const ATTRIBUTE = /^(?!on)[a-z][\w-]*$/i;
 const FRAME_ATTRIBUTE = /^data-[a-z][a-z0-9-]*$/;
@@ -41,6 +44,9 @@ export function contradictions(card: Looked): Contradiction[] {
   const placeholders = targets.some(({ script, shortcode }) => script !== undefined || shortcode !== undefined);
   const found: Contradiction[] = [];
   const taken: { id: string; place: SettingPlace; targets: string[] | undefined }[] = [];
+  for (const [id, pack] of Object.entries(card.packs))
+    if (pack.as === 'places' && !Object.keys(pack.fixed).every(isOrdinal))
+      found.push({ path: ['packs', id, 'fixed'], message: ORDINALS });
   for (const [id, use] of Object.entries(card.settings)) {
     if (!isPlaced(use)) continue;
     [
@@ -62,6 +68,8 @@ export function contradictions(card: Looked): Contradiction[] {
 function misplaced(place: SettingPlace, card: Looked, placeholders: boolean): { key: string; message: string } | undefined {
   if (place.in === 'packed' && !(place.pack !== undefined && Object.hasOwn(card.packs, place.pack)))
     return { key: 'pack', message: 'no pack has this name' };
+  if (place.in === 'packed' && card.packs[place.pack!]!.as === 'places' && !isOrdinal(place.name))
+    return { key: 'name', message: ORDINALS };
   if (place.in !== 'packed' && place.pack !== undefined) return { key: 'pack', message: 'only what is packed stands in a pack' };
   if (place.name === '' && place.in !== 'fragment') return { key: 'name', message: 'it needs a name' };
   if (place.in === 'attribute' && !ATTRIBUTE.test(place.name))
@@ -70,13 +78,14 @@ function misplaced(place: SettingPlace, card: Looked, placeholders: boolean): { 
     return { key: 'in', message: 'no target has script code or a short code whose attribute this could be' };
   if (place.in === 'frameAttribute' && !FRAME_ATTRIBUTE.test(place.name))
     return { key: 'name', message: 'an attribute of the frame begins with data-' };
-  if (place.in === 'path' && !Object.values(card.targets).some(({ frame }) => holds(frame, place.name)))
+  if (place.in === 'path' && !Object.values(card.targets).some(({ frame }) => hasPlace(frame, place.name)))
     return { key: 'name', message: 'no frame template has a place of this name' };
   return undefined;
 }
 
-const holds = (frame: string | undefined, name: string): boolean =>
-  frame !== undefined && new RegExp(`\\{[+/]?${name}\\}`).test(frame);
+/** Whether a frame template has a place of a name: `{name}`, `{+name}` or `{/name}` (RFC 6570, sections 3.2.2, 3.2.3 and 3.2.6). */
+export const hasPlace = (frame: string | undefined, name: string): boolean =>
+  ['', '+', '/'].some((operator) => frame?.includes(`{${operator}${name}}`) === true);
 
 const isSame = (a: SettingPlace, b: SettingPlace): boolean => a.in === b.in && a.pack === b.pack && a.name === b.name;
 

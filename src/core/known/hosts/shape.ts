@@ -15,6 +15,9 @@ function partsOf(shape: string): Part[] {
   }));
 }
 
+/** The shape of free words, which say nothing. */
+export const ANYTHING = '*';
+
 /**
  * Whether a text has the shape of an identifier: classes and signs, one after the other, each with a plain quantifier.
  * Where at most one of them may stand a varying number of times, a regular expression has nothing to go back over.
@@ -22,6 +25,7 @@ function partsOf(shape: string): Part[] {
  * the shape.
  */
 export function compileShape(shape: string): (text: string) => boolean {
+  if (shape === ANYTHING) return () => true;
   const parts = partsOf(shape);
   if (parts.filter(({ least, most }) => least !== most).length < 2) {
     const whole = new RegExp(`^(?:${shape})$`);
@@ -35,12 +39,8 @@ export function compileShape(shape: string): (text: string) => boolean {
   };
 }
 
-/** The shape of free words, which say nothing. */
-export const ANYTHING = '*';
-
 /** Whether a text has one of several shapes. */
 export function compileShapes(shapes: string | readonly string[]): (text: string) => boolean {
-  if (shapes === ANYTHING) return () => true;
   if (typeof shapes === 'string') return compileShape(shapes);
   const all = shapes.map(compileShape);
   return (text) => all.some((has) => has(text));
