@@ -66,29 +66,28 @@ test('a card of the first version is one of the second', () => {
 
 test('whatever places and packs are called, a card is refused or can be used', () => {
   const odd = fc.oneof(
-    fc.constantFrom('(', '[', '*', 'a{', '\\', '__proto__', 'constructor', '{id}'),
+    fc.constantFrom('99999999', 'Infinity', '1', '(', '[', '*', 'a{', '\\', '__proto__', 'constructor', '{id}'),
     fc.string({ maxLength: 60 }),
   );
   const place = fc.constantFrom('query', 'fragment', 'path', 'packed', 'attribute', 'frameAttribute');
+  const pack = fc.record({
+    in: fc.constantFrom('query', 'fragment', 'path', 'attribute'),
+    as: fc.constantFrom('pairs', 'places', 'json'),
+    name: odd,
+  });
   fc.assert(
-    fc.property(
-      odd,
-      odd,
-      place,
-      fc.constantFrom('query', 'fragment', 'path', 'attribute'),
-      (name, packName, where, packWhere) => {
-        const read = cardSchema.safeParse({
-          ...base,
-          packs: { opts: { ...pack, name: packName } },
-          identifiers: { ...base.identifiers, free: { name: 'f', shape: ['*', '[a-z]+'], words: 'w', example: 'e' } },
-          settings: { mute: { ...query(name, '1'), in: where, ...(where === 'packed' && { pack: 'opts' }) } },
-        });
-        if (!read.success) return;
-        const book = makeBook([read.data]);
-        frameOf(base.links[0]!.examples[0]!, { mute: 'on' }, book);
-        book.byId.get(base.id)!.forms();
-      },
-    ),
+    fc.property(odd, place, pack, (name, where, opts) => {
+      const read = cardSchema.safeParse({
+        ...base,
+        identifiers: { ...base.identifiers, free: { name: 'f', shape: ['*', '[a-z]+'], words: 'w', example: 'e' } },
+        packs: { opts },
+        settings: { mute: { ...query(name, '1'), in: where, ...(where === 'packed' && { pack: 'opts' }) } },
+      });
+      if (!read.success) return;
+      const book = makeBook([read.data]);
+      frameOf(base.links[0]!.examples[0]!, { mute: 'on' }, book);
+      book.byId.get(base.id)!.forms();
+    }),
     runs(300),
   );
 });
