@@ -89,4 +89,14 @@ describe('a host in nobody’s book', () => {
       await bringIn(page, `<iframe src="https://ember.example/e/9001" width="560" height="315"></iframe>`);
       await waitForText(page, 'from the start');
     }));
+
+  test('is offered what most hosts have, as guesses, and sends none that nobody chose', () =>
+    withBench(async (page) => {
+      await bringIn(page, `<iframe src="https://ember.example/e/4412" width="560" height="315"></iframe>`);
+      await waitForText(page, 'Guesses. None is sent unless you choose it');
+      expect(await copyCode(page)).not.toContain('muted');
+      await press(page, 'button', 'muted from the start muted=1');
+      await waitForText(page, 'a guess');
+      expect(await copyCode(page)).toContain('src="https://ember.example/e/4412?muted=1"');
+    }));
 });

@@ -1,3 +1,4 @@
+import { isProposed } from '../../core/known/hosts/card.ts';
 import { courseOf } from '../../core/proof/playThrough/course.ts';
 import { judge } from '../../core/proof/playThrough/judge.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
@@ -59,9 +60,12 @@ export function startProof(store: Store, holder: HTMLElement): () => void {
   };
 }
 
-/** Keeps the play-through, with what a person has answered so far. */
+/** Keeps the play-through, with what a person has answered so far, and what it shows of settings that were proposed. */
 export function keepProof(store: Store): void {
   const { proof } = store.getState().proof;
+  const card = selectCard(store.getState());
+  if (Object.values(card?.settings ?? {}).some(isProposed))
+    void import('../state/teachParameter.ts').then(({ settleProposals }) => settleProposals(store));
   if (proof) saveProof(proof).catch(() => store.dispatch(storageFound('full')));
 }
 

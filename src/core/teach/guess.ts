@@ -34,6 +34,19 @@ const BY_NAME: readonly (readonly [setting: SettingId, words: string])[] = [
 const ON = /^(?:1|true|yes|on|y|t|enabled|show|always|)$/i;
 const OFF = /^(?:0|false|no|off|n|f|disabled|hide|never|none)$/i;
 
+/** Words for on and off, of which the text is one: `['true', 'false']` for `false`; none for text that is not of a pair. */
+export function pairOf(text: string): Pair | undefined {
+  return PAIRS.find((pair) => pair.includes(text));
+}
+
+type Pair = readonly [on: string, off: string];
+const PAIRS: readonly Pair[] = [
+  ['1', '0'],
+  ['true', 'false'],
+  ['yes', 'no'],
+  ['on', 'off'],
+];
+
 /** What the text would be as a value of the setting; undefined where it can be none. */
 function valueOf(setting: SettingId, text: string, denied: boolean): SettingValue | undefined {
   const { value: type } = settingOf(setting);

@@ -12,6 +12,10 @@ const WhatItDoes = lazily(
   () => import('./WhatItDoes.tsx').then((module) => module.WhatItDoes),
   () => null,
 );
+const Proposals = lazily(
+  () => import('./Proposals.tsx').then((module) => module.Proposals),
+  () => null,
+);
 
 /**
  * A host that nobody knows, or that is known from a few examples: its parameters are listed, open to change, never lost,
@@ -23,7 +27,6 @@ export function OwnParameters(): ReactElement | null {
   const own = useAppSelector((state) => state.world.ownCards.some(({ id }) => id === item?.host));
   const text = useAppSelector((state) => state.bench.present.text);
   if (!item || item.form === 'file' || (item.host !== null && !own)) return null;
-  if (item.host !== null && item.unknown.length === 0) return null;
   const parameters = item.unknown.filter(({ within }) => within === undefined);
   return (
     <div className="station own-parameters">
@@ -41,6 +44,7 @@ export function OwnParameters(): ReactElement | null {
           ))}
         </ul>
       )}
+      <Suspense fallback={null}>{item.frame !== null && !item.plain && <Proposals item={item} />}</Suspense>
     </div>
   );
 }

@@ -1,10 +1,11 @@
 import { memo, type ReactElement } from 'react';
 import { shallowEqual } from 'react-redux';
+import { isProposed } from '../../../core/known/hosts/card.ts';
 import { offerOf } from '../../../core/known/hosts/offers.ts';
 import type { State as PlanState } from '../../../core/model/plan.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { saySetting, STATE_WORDS } from '../../../messages/en.ts';
-import { selectBook, selectEmbed, selectStyle } from '../../state/selectors.ts';
+import { selectBook, selectCard, selectEmbed, selectStyle } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
 
@@ -27,6 +28,7 @@ function look(state: State, id: SettingId) {
     told: entry ? !PLAIN.includes(entry.state) : offer !== 'offered',
     pointed: pointed === id,
     open: open === id,
+    guessed: isProposed(selectCard(state)?.settings[id]),
     offStyle: style !== undefined && style !== embed.settings[id],
   };
 }
@@ -53,6 +55,7 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
     >
       <span className="token-words">{brief ? settingOf(id).label.toLowerCase() : saySetting(id, shown.asked)}</span>
       {shown.offStyle && <small className="off-style">not as the house does</small>}
+      {shown.guessed && !brief && <small className="off-style">a guess</small>}
       {shown.told && !brief && <small>{STATE_WORDS[shown.state as PlanState]}</small>}
     </button>
   );

@@ -1,6 +1,7 @@
 import { Button, Popover, type PopoverActions } from '@mui/material';
 import { useCallback, useRef, type ReactElement } from 'react';
 import type { PlanEntry } from '../../../core/model/plan.ts';
+import { isProposed } from '../../../core/known/hosts/card.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { sayFix, sayState } from '../../../messages/en.ts';
 import { changed } from '../../state/bench.ts';
@@ -76,6 +77,8 @@ function CardNote({ id }: { id: SettingId }): ReactElement | null {
   const card = useAppSelector(selectCard);
   const use = card?.settings[id];
   if (!card || !use) return null;
+  if (isProposed(use))
+    return <p className="card-note">A guess: nobody has seen this host obey it yet. Play it through to find out.</p>;
   const note = use.in === 'nowhere' ? { text: use.note, date: use.since } : use.note;
   return note ? (
     <p className="card-note">

@@ -202,6 +202,7 @@ const honoured = z.strictObject({
     .describe('Query parameters that must be sent along: each a capture, or a constant'),
   targets: z.array(word).optional().describe('Only for these targets'),
   fromSite: z.enum(['domain', 'language']).optional().describe('The value is that of the site, where nobody sets another'),
+  proposed: z.boolean().default(false).describe('It may be so: nobody has seen it obeyed yet'),
   needed: z.boolean().default(false).describe('Sent even when nobody asked, since nothing shows without it'),
   allow: z.string().optional().describe('Permissions Policy feature that it needs while on'),
   limits: z
@@ -310,6 +311,8 @@ export type LinkForm = HostCard['links'][number];
 export type Target = HostCard['targets'][string];
 export type HonouredSetting = z.infer<typeof honoured>;
 export type CardSetting = NonNullable<HostCard['settings'][SettingId]>;
+/** Whether it is a guess that nobody has seen obeyed. */
+export const isProposed = (use: CardSetting | undefined): boolean => use !== undefined && 'proposed' in use && use.proposed;
 export type OriginGroup = (typeof groups)[number];
 export type Pack = HostCard['packs'][string];
 export type SettingPlace = Pick<HonouredSetting, 'in' | 'name' | 'pack' | 'rest' | 'bare' | 'quoted' | 'spelling'>;

@@ -1,0 +1,65 @@
+import { describe, expect, test } from 'vitest';
+import { cardSchema } from '../known/hosts/card.ts';
+import type { Item } from '../model/item.ts';
+import type { ProofRow } from '../proof/playThrough/proof.ts';
+import { learn } from './learn.ts';
+import { propose, settled, withProposal } from './propose.ts';
+import { frameOf } from './reproduce.ts';
+import { makeBook } from '../known/hosts/book.ts';
+
+const FRAME = 'https://ember.example/e/4412';
+const plain = learn([{ link: FRAME, code: `<iframe src="${FRAME}"></iframe>` }], { today: '2026-11-26' }).card!;
+const parameter = (name: string, value: string): Item['unknown'][number] => ({
+  in: 'query',
+  name,
+  value,
+  raw: `${name}=${value}`,
+});
+const rawOf = (...given: Parameters<typeof propose>): string[] => propose(...given).map(({ raw }) => raw);
+
+test('a host that nobody knows may have what most have', () => {
+  expect(rawOf('page', [])).toEqual(['autoplay=1', 'muted=1', 'loop=1', 'controls=0', 't=30']);
+  expect(rawOf('document', [])).not.toContain('muted=1');
+});
+
+test('switches are spelt as the page’s own parameters are, and no name is used twice', () => {
+  expect(rawOf('video', [parameter('shown', 'false'), parameter('loop', 'maybe')])).toEqual([
+    'autoplay=true',
+    'muted=true',
+    'controls=false',
+    't=30',
+  ]);
+});
+
+test('what was proposed is written as it was shown, and is a guess until it was seen', () => {
+  for (const one of propose('video', [], plain)) {
+    const card = cardSchema.parse(withProposal(plain, one));
+    expect(card.settings[one.setting]).toMatchObject({ proposed: true });
+    expect(frameOf(FRAME, { [one.setting]: one.value }, makeBook([card]))).toBe(`${FRAME}?${one.raw}`);
+    expect(propose('video', [], card).map(({ setting }) => setting)).not.toContain(one.setting);
+  }
+});
+
+describe('a play-through', () => {
+  const [autoplay, mute, loop] = propose('video', [], plain);
+  const card = [autoplay!, mute!, loop!].reduce(withProposal, plain);
+  const row = (question: string, verdict: ProofRow['verdict'], expected = 'asked'): ProofRow => {
+    return { question, verdict, expected, observed: null, by: 'player' };
+  };
+  const asked = { autoplay: 'on', mute: 'on', loop: 'on' } as const;
+
+  test('makes what was obeyed the host’s own, and takes out what was not', () => {
+    const rows = [row('begins', 'as asked'), row('sound', 'differs'), row('afterwards', 'as asked', 'again')];
+    const after = settled(card, { rows, settings: asked }, '2026-11-26')!;
+    expect(after.gone).toEqual(['mute']);
+    const own = expect.objectContaining({ proposed: false, note: { date: '2026-11-26', text: 'It was seen to do so.' } });
+    expect(after.card.settings).toEqual({ autoplay: own, loop: own });
+  });
+
+  test.each<[string, ProofRow[], object]>([
+    ['could not see it', [row('begins', 'not seen')], asked],
+    ['did not ask for it', [row('begins', 'as asked')], {}],
+    ['was of something else', [row('opensAt', 'as asked')], asked],
+    ['was not let begin with sound', [row('begins', 'differs')], { autoplay: 'on' }],
+  ])('that %s decides nothing', (_, rows, settings) => expect(settled(card, { rows, settings }, '2026-11-26')).toBeNull());
+});
