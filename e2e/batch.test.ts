@@ -58,6 +58,8 @@ describe('two hundred links', () => {
         i % 17 === 3 && i < 200 ? troubled[Math.floor(i / 17)]! : `${good[i % good.length]};Row ${i + 1};`,
       );
       expect(rows.filter((row) => troubled.includes(row))).toHaveLength(12);
+      // Of a host that no card knows: its page says where its player is.
+      rows[0] = `${world.host('quernhill')}/films/a-day-at-the-wall-88014;Row 1;`;
       await fromFile(page, `Link;Title;Begin\r\n${rows.join('\r\n')}\r\n`);
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'All 200 rows are made.');
@@ -72,6 +74,7 @@ describe('two hundred links', () => {
       expect(out.map((row) => row.slice(0, 3))).toEqual(came);
       expect(out.filter((row) => row[4] === 'needs you').map((row) => row[5]!.length > 20)).toEqual(Array(12).fill(true));
       for (const row of out.filter(([, , , , state]) => state !== 'needs you')) expect(row[3]).toContain('<');
+      expect(out[0]![3]).toContain(`stage.quernhill.localhost:${world.server.port}/88014/`);
       const zip = await savedBy(page, () => press(page, 'button', 'A file for each'));
       const files = Object.values(unzipSync(zip.bytes)).map((bytes) => strFromU8(bytes).trim());
       expect(files).toEqual(out.flatMap((row) => (row[3] === '' ? [] : [row[3]])));
@@ -86,22 +89,55 @@ describe('two hundred links', () => {
 });
 
 /** The codes that the command line makes of the same table, for the same site. */
-async function codesOfCommandLine(text: string): Promise<string[]> {
+const codesOfCommandLine = (text: string): Promise<string[]> =>
+  withFiles({ 'in.csv': text, 'site.json': JSON.stringify(readSites(world.server.port)[0]) }, async (at) => {
+    const csv = await cli(['batch', at('in.csv'), '--site', at('site.json'), '--ask', world.server.address]);
+    const { data } = Papa.parse<string[]>(csv.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
+    return data.slice(1).map((row) => row[3]!);
+  });
+
+async function withFiles<Result>(
+  files: Readonly<Record<string, string>>,
+  work: (at: (name: string) => string) => Promise<Result>,
+): Promise<Result> {
   const folder = mkdtempSync(join(tmpdir(), 'batch-'));
-  const [table, site] = [join(folder, 'in.csv'), join(folder, 'site.json')];
-  writeFileSync(table, text);
-  writeFileSync(site, JSON.stringify(readSites(world.server.port)[0]));
-  const args = ['batch', table, '--site', site, '--ask', world.server.address];
-  const cli = spawn(process.execPath, ['--import', 'tsx', 'src/cli/main.ts', ...args], {
+  const at = (name: string): string => join(folder, name);
+  for (const [name, text] of Object.entries(files)) writeFileSync(at(name), text);
+  try {
+    return await work(at);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+/** What the command line prints, beside the server that runs here. */
+function cli(args: readonly string[]): Promise<string> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'src/cli/main.ts', ...args], {
     cwd: join(import.meta.dirname, '..'),
     env: { ...process.env, PORT: String(world.server.port) },
     stdio: ['ignore', 'pipe', 'ignore'],
   });
-  const csv = await readAll(cli.stdout);
-  rmSync(folder, { recursive: true });
-  const { data } = Papa.parse<string[]>(csv.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
-  return data.slice(1).map((row) => row[3]!);
+  return readAll(child.stdout);
 }
+
+describe('a link that no card knows, on the command line', () => {
+  const link = 'https://films.example/films/a-day-at-the-wall-88014';
+  const embed = (...more: string[]): Promise<string> => cli(['embed', link, '--ask', world.server.address, ...more]);
+
+  test('becomes the player that a provider list leads to, and stays the page without one', async () => {
+    const provider = {
+      provider_name: 'Films',
+      provider_url: 'https://films.example/',
+      endpoints: [{ schemes: ['https://films.example/films/*'], url: `${world.host('quernhill')}/oembed` }],
+    };
+    const code = await withFiles({ 'providers.json': JSON.stringify([provider]) }, (at) =>
+      embed('--providers', at('providers.json')),
+    );
+    expect(code).toContain('title="A day at the wall"');
+    expect(code).toContain(`stage.quernhill.localhost:${world.server.port}/88014/`);
+    expect(await embed()).toContain(`src="${link}"`);
+  });
+});
 
 describe('rows', () => {
   test('are set for all, for the chosen, and one by one on the Bench, from where it comes back', () =>

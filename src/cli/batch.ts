@@ -1,13 +1,13 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { canBeAsked, makeBatch } from '../core/many/batch/batch.ts';
+import { makeBatch } from '../core/many/batch/batch.ts';
 import { filesOut, tableOut } from '../core/many/batch/out.ts';
-import { rowOut, type BatchSettings } from '../core/many/batch/row.ts';
-import type { Facts } from '../core/model/item.ts';
+import { rowOut, type Answer, type BatchSettings } from '../core/many/batch/row.ts';
 import type { Site } from '../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../core/known/styles/style.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { askPolitely } from '../workers/askPolitely.ts';
+import { askingOf } from './asking.ts';
 import { openBook, readFileOrSay, readJson, readSite, UsageError } from './io.ts';
 
 interface Options {
@@ -16,6 +16,7 @@ interface Options {
   out?: string;
   hosts?: string;
   ask?: string;
+  providers?: string;
 }
 
 /** Makes all rows of a CSV file, a list or a feed; prints the table with the codes, or writes one file a row besides. */
@@ -31,8 +32,8 @@ export async function batch(file: string, options: Options): Promise<number> {
     forAll: {},
     today: new Date().toISOString().slice(0, 10),
   };
-  const facts = options.ask === undefined ? undefined : await askHosts(text, settings, options.ask);
-  const { table, made } = makeBatch(text, 'row', settings, facts);
+  const known = options.ask === undefined ? undefined : await askHosts(text, settings, options);
+  const { table, made } = makeBatch(text, 'row', settings, known);
   const rows = made.map((row) => rowOut(row, sayRow(row)));
   const csv = tableOut(table, rows, ROW_STATES);
   if (options.out === undefined) process.stdout.write(csv);
@@ -43,25 +44,12 @@ export async function batch(file: string, options: Options): Promise<number> {
 }
 
 /** What hosts say of the rows, by their number, asked through a running server as the screen does. */
-async function askHosts(text: string, settings: BatchSettings, address: string): Promise<Map<number, Facts>> {
-  const server = await reach(address);
+async function askHosts(text: string, settings: BatchSettings, { ask, providers }: Options): Promise<Map<number, Answer>> {
   const { made } = makeBatch(text, 'row', settings);
-  const questions = made.flatMap(({ made: { host, item } }, row) => (canBeAsked(host, settings) ? [{ row, link: item }] : []));
-  const facts = new Map<number, Facts>();
-  await askPolitely(questions, { server, signal: new AbortController().signal }, ({ row }, said) => facts.set(row, said));
-  return facts;
-}
-
-/** The origin of a server that is there, or a usage error. */
-async function reach(address: string): Promise<string> {
-  try {
-    const { origin } = new URL(address);
-    const { ok } = await fetch(`${origin}/api/health`);
-    if (ok) return origin;
-  } catch {
-    // Told below, as an answer of another kind is.
-  }
-  throw new UsageError(`No Refenestra answers at ${address}. Start it with npm start, then give the address that it names.`);
+  const questions = made.flatMap(({ asks }, row) => (asks === null ? [] : [{ row, link: asks }]));
+  const answers = new Map<number, Answer>();
+  await askPolitely(questions, await askingOf(ask!, providers), ({ row }, answer) => answers.set(row, answer));
+  return answers;
 }
 
 /** A house style is for a site; without one it would be for nobody. */

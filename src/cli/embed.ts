@@ -1,8 +1,13 @@
-import { bringIn, makeEmbed } from '../core/pipeline.ts';
+import { bringIn, makeEmbed, type Recognised } from '../core/pipeline.ts';
 import { parseValue, type SettingValue } from '../core/model/values.ts';
 import { isSettingId, settingOf, type SettingId, type Settings } from '../core/known/settings/list.ts';
 import { FORMS, isCodeForm } from '../core/steps/write/forms/list.ts';
 import { sayFinding, sayReason, sayRefusal, sayWrongValue, STATE_WORDS } from '../messages/en.ts';
+import type { HostBook } from '../core/known/hosts/book.ts';
+import { mayAsk, type Answer } from '../core/many/batch/row.ts';
+import { aboutOf, type Facts } from '../core/model/item.ts';
+import { askPolitely } from '../workers/askPolitely.ts';
+import { askingOf } from './asking.ts';
 import { openBook, readSite, readText, UsageError } from './io.ts';
 
 interface Options {
@@ -12,6 +17,8 @@ interface Options {
   keepRunning?: boolean;
   hosts?: string;
   json?: boolean;
+  ask?: string;
+  providers?: string;
 }
 
 /** Prints the code for the first thing in the text that can be embedded. */
@@ -23,15 +30,19 @@ export async function embed(argument: string, options: Options): Promise<number>
   const asked = readSettings(options.set);
   const site = options.site === undefined ? null : readSite(options.site);
   const found = bringIn(await readText(argument), book);
-  const chosen = found.find((one) => one.item);
+  const { chosen, facts } = await playerOf(
+    found.find((one) => one.item),
+    book,
+    options,
+  );
   if (!chosen?.item) {
     console.error(sayRefusal(found[0]!.refusal!));
     return 1;
   }
   const { item, plan, code, findings } = makeEmbed(
     chosen.item,
-    { ...chosen.item.settings, ...asked },
-    { book, site, form, facts: {}, running: options.keepRunning ? 'keep' : null },
+    { ...(facts.title !== undefined && { title: facts.title }), ...chosen.item.settings, ...asked },
+    { book, site, form, facts, running: options.keepRunning ? 'keep' : null },
   );
   if (options.json) console.log(JSON.stringify({ item, plan, code: code.text, findings }, null, 2));
   else {
@@ -42,6 +53,20 @@ export async function embed(argument: string, options: Options): Promise<number>
     findings.forEach((finding) => console.error(`${finding.severity}: ${sayFinding(finding)}`));
   }
   return findings.some((finding) => finding.severity === 'error') ? 1 : 0;
+}
+
+/** What was brought, and what its host says of it; for a link that no card knows, the player that its page names. */
+async function playerOf(
+  brought: Recognised | undefined,
+  book: HostBook,
+  { ask, providers }: Options,
+): Promise<{ chosen: Recognised | undefined; facts: Facts }> {
+  const { item } = brought ?? {};
+  if (ask === undefined || !item || !(item.plain || mayAsk(item.host ?? '', { book }))) return { chosen: brought, facts: {} };
+  let answer: Answer = { facts: {} };
+  await askPolitely([{ link: aboutOf(item) }], await askingOf(ask, providers), (_, told) => (answer = told));
+  const player = item.plain && answer.player !== undefined ? bringIn(answer.player, book).find((one) => one.item) : undefined;
+  return { chosen: player ?? brought, facts: answer.facts };
 }
 
 function readSettings(pairs: readonly string[]): Settings {

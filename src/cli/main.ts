@@ -23,11 +23,16 @@ const run =
     status = await action(...args);
   };
 
+const withAsking = (command: Command): Command =>
+  command
+    .option('--ask <address>', 'asks the hosts, through the Refenestra that runs there')
+    .option('--providers <file>', 'with --ask: oEmbed providers, in the format of their registry');
+
 withHosts(withJson(program.command('read')))
   .description('what the text holds: links and codes, and what each is')
   .argument('[text]', 'the text, or - for standard input', '-')
   .action(run(read));
-withHosts(withJson(program.command('embed')))
+withAsking(withHosts(withJson(program.command('embed'))))
   .description('embed code for a link or a code')
   .option('--set <name=value>', 'a setting; may be given several times', collect, [])
   .option('--site <file>', 'a site, as JSON')
@@ -40,12 +45,11 @@ withHosts(withJson(program.command('check')))
   .option('--site <file>', 'a site, as JSON')
   .argument('[text]', 'the text, or - for standard input', '-')
   .action(run(check));
-withHosts(program.command('batch'))
+withAsking(withHosts(program.command('batch')))
   .description('embed code for every link of a CSV file, a list or a feed')
   .option('--site <file>', 'a site, as JSON')
   .option('--style <file>', 'the house style of the site, as JSON')
   .option('--out <folder>', 'writes one file a row there, and batch.csv')
-  .option('--ask <address>', 'asks the hosts, through the Refenestra that runs there')
   .argument('<file>', 'the file')
   .action(run(batch));
 withHosts(withJson(program.command('hosts')))

@@ -5,7 +5,7 @@ import { askPolitely } from './askPolitely.ts';
 /** How a host behaves at each time that it is asked for one link; after the last it answers. */
 type Behaviour = 'answers' | 'slow' | 'refuses' | 'broken' | 'busy' | 'fails';
 
-const said = (facts: object, refused: string | null): Response => Response.json({ facts, refused });
+const said = (facts: object, refused: string | null): Response => Response.json({ facts, found: null, refused });
 const RESPONSES: Record<Behaviour, () => Response> = {
   answers: () => said({ title: 'Sluice' }, null),
   slow: () => said({}, 'tooSlow'),
@@ -59,11 +59,11 @@ test('every link is answered once, few are asked at the same time, and none agai
     fc.asyncProperty(world, async (given) => {
       const { asked, most } = serve(new Map(given));
       const answers = new Map<string, unknown>();
-      const asking = { server: '', signal: new AbortController().signal };
+      const asking = { server: '', signal: new AbortController().signal, providers: [] };
       const all = askPolitely(
         given.map(([one]) => ({ link: one })),
         asking,
-        (question, facts) => {
+        (question, { facts }) => {
           expect(answers.has(question.link)).toBe(false);
           answers.set(question.link, facts);
         },
@@ -93,7 +93,7 @@ test('they are asked in their order, as far as their hosts let it', async () => 
   const links = [1, 2, 3, 4].map((n) => `http://lanternreel.localhost/${n}`).concat('http://earbrook.localhost/5');
   const all = askPolitely(
     links.map((one) => ({ link: one })),
-    { server: '', signal: new AbortController().signal },
+    { server: '', signal: new AbortController().signal, providers: [] },
     () => undefined,
   );
   await vi.runAllTimersAsync();
@@ -106,7 +106,7 @@ test('called off, it asks and says nothing more', async () => {
   const calling = new AbortController();
   const answers: string[] = [];
   const links = Array.from({ length: 30 }, (_, n) => ({ link: `http://lanternreel.localhost/${n}` }));
-  const all = askPolitely(links, { server: '', signal: calling.signal }, ({ link: one }) => answers.push(one));
+  const all = askPolitely(links, { server: '', signal: calling.signal, providers: [] }, ({ link: one }) => answers.push(one));
   await vi.advanceTimersByTimeAsync(100);
   const before = [asked.length, answers.length];
   expect(before[1]).toBeGreaterThan(0);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { Facts } from '../core/model/item.ts';
+import { endpointFor, type Providers } from '../core/known/hosts/providers.ts';
+import type { Answer } from '../core/many/batch/row.ts';
 import { factsSchema } from '../core/keeping/shelf/saved.ts';
 
 /** Questions to one host, and to all together, that are open at the same time. */
@@ -11,17 +12,23 @@ const BETWEEN = 1500;
 const LONGEST_WAIT = 60_000;
 const PATIENCE = 15_000;
 
-const answerSchema = z.object({ facts: factsSchema, refused: z.string().nullable() });
+const answerSchema = z.object({
+  facts: factsSchema,
+  found: z.object({ text: z.string().max(20_000) }).nullable(),
+  refused: z.string().nullable(),
+});
 const WORTH_ASKING_AGAIN = new Set(['tooSlow', 'noAnswer']);
 
 interface Question {
   link: string;
 }
 
-interface Asking {
+export interface Asking {
   /** Origin of the server that asks the hosts; nothing where it is that of the page. */
   server: string;
   signal: AbortSignal;
+  /** Endpoints for links of hosts that no card knows. */
+  providers: Providers;
 }
 
 /** What is still to be asked of one host, the last first, and how many questions to it are open. */
@@ -55,7 +62,7 @@ const nextLane = <Q>(lanes: readonly Lane<Q>[]): Lane<Q> | undefined =>
 export async function askPolitely<Q extends Question>(
   questions: readonly Q[],
   asking: Asking,
-  answered: (question: Q, facts: Facts) => void,
+  answered: (question: Q, answer: Answer) => void,
   unasked: (question: Q) => void = () => undefined,
 ): Promise<void> {
   const { signal } = asking;
@@ -64,10 +71,10 @@ export async function askPolitely<Q extends Question>(
   const begin = async (lane: Lane<Q>): Promise<void> => {
     const { question } = lane.waiting.pop()!;
     lane.open++;
-    const facts = await ask(question.link, asking).catch(() => null);
+    const answer = await ask(question.link, asking).catch(() => null);
     lane.open--;
     if (signal.aborted) return;
-    if (facts) answered(question, facts);
+    if (answer) answered(question, answer);
     else unasked(question);
   };
   for (;;) {
@@ -80,17 +87,18 @@ export async function askPolitely<Q extends Question>(
   }
 }
 
-async function ask(link: string, { server, signal }: Asking): Promise<Facts> {
+async function ask(link: string, { server, signal, providers }: Asking): Promise<Answer> {
+  const endpoint = endpointFor(link, providers);
   for (let tried = 1; ; tried++) {
     const answer = await fetch(`${server}/api/resolve`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ url: link }),
+      body: JSON.stringify({ url: link, endpoint }),
       signal: AbortSignal.any([signal, AbortSignal.timeout(PATIENCE)]),
     });
     if (answer.ok) {
-      const { facts, refused } = answerSchema.parse(await answer.json());
-      if (tried >= TRIES || refused === null || !WORTH_ASKING_AGAIN.has(refused)) return facts;
+      const { facts, found, refused } = answerSchema.parse(await answer.json());
+      if (tried >= TRIES || refused === null || !WORTH_ASKING_AGAIN.has(refused)) return { facts, player: found?.text };
     } else if (tried >= TRIES && answer.status !== 429) throw new Error(`the server answered ${answer.status}`);
     await rest(answer.status === 429 ? askedToWait(answer) : BETWEEN * tried, signal);
   }

@@ -1,20 +1,23 @@
 import { strToU8, zipSync } from 'fflate';
-import { canBeAsked } from '../core/many/batch/batch.ts';
+import { UNASKED } from '../core/many/batch/batch.ts';
 import { recogniseColumns, type Role } from '../core/many/batch/columns.ts';
 import { filesOut, pageOut, tableOut } from '../core/many/batch/out.ts';
 import {
   makeRow,
+  mayAsk,
   readCells,
   rowOut,
   withChanges,
+  withPlayer,
   workOf,
+  type Answer,
   type BatchSettings,
   type MadeRow,
   type RowOut,
 } from '../core/many/batch/row.ts';
 import { readTable, type Table } from '../core/many/batch/table.ts';
 import { makeBook } from '../core/known/hosts/book.ts';
-import type { Facts } from '../core/model/item.ts';
+import type { Providers } from '../core/known/hosts/providers.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
@@ -33,6 +36,7 @@ interface Batch {
   table: Table;
   roles: (Role | null)[];
   settings: BatchSettings;
+  providers: Providers;
   id: string;
   rows: RowOut[];
   states: Uint8Array<ArrayBuffer>;
@@ -42,7 +46,7 @@ interface Batch {
   /** By row: what was laid over its own settings, how it came back from the Bench, and what its host said. */
   laid: Map<number, SettingsFix>;
   replaced: Map<number, Work>;
-  facts: Map<number, Facts>;
+  answers: Map<number, Answer>;
   /** Rows whose hosts could not be asked. */
   unasked: Set<number>;
 }
@@ -115,8 +119,8 @@ async function begin(begun: BatchBegun): Promise<void> {
   const settings: BatchSettings = { book: makeBook(begun.cards), sites, styles, site, forAll, today };
   const states = new Uint8Array(table.rows.length);
   const counts = { coded: 0, asked: 0, toAsk: 0 };
-  const changed = { laid: new Map(), replaced: new Map(), facts: new Map(), unasked: new Set<number>() };
-  const current: Batch = { table, roles, settings, id, rows: [], states, ...counts, ...changed };
+  const changed = { laid: new Map(), replaced: new Map(), answers: new Map(), unasked: new Set<number>() };
+  const current: Batch = { table, roles, settings, providers: begun.providers, id, rows: [], states, ...counts, ...changed };
   batch = current;
   const { from, head, rows } = table;
   tell({ table: { from, head, roles, sample: rows.slice(0, 3), count: rows.length } });
@@ -134,12 +138,14 @@ async function begin(begun: BatchBegun): Promise<void> {
 const cellsFor = ({ table, roles, settings }: Batch, row: number) => readCells(table.rows[row]!, roles, settings.sites);
 
 function workFor(current: Batch, row: number): Work {
-  const work = current.replaced.get(row) ?? workOf(`${current.id}-${row + 1}`, cellsFor(current, row), current.settings);
-  return withChanges(work, current.laid.get(row) ?? {});
+  const { replaced, answers, laid, settings } = current;
+  const own = (): Work => workOf(`${current.id}-${row + 1}`, cellsFor(current, row), settings);
+  const work = replaced.get(row) ?? withPlayer(own(), answers.get(row) ?? UNASKED, settings);
+  return withChanges(work, laid.get(row) ?? {});
 }
 
 const madeFor = (current: Batch, row: number): MadeRow =>
-  makeRow(workFor(current, row), cellsFor(current, row), current.facts.get(row) ?? {}, current.settings);
+  makeRow(workFor(current, row), cellsFor(current, row), (current.answers.get(row) ?? UNASKED).facts, current.settings);
 
 const NOTHING_TOLD: readonly string[] = [];
 
@@ -163,18 +169,19 @@ function make(current: Batch, row: number): void {
 /** Asks the hosts for what the table does not say, and makes those rows anew. */
 async function askHosts(current: Batch, signal: AbortSignal, wanted = [...current.rows.keys()]): Promise<void> {
   const { rows, settings } = current;
-  const questions = wanted.flatMap((row) =>
-    canBeAsked(rows[row]!.host, settings) ? [{ row, link: madeFor(current, row).made.item }] : [],
-  );
+  const questions = wanted.flatMap((row) => {
+    const link = mayAsk(rows[row]!.host, settings) ? madeFor(current, row).asks : null;
+    return link === null ? [] : [{ row, link }];
+  });
   current.toAsk = questions.length;
   current.asked = 0;
-  const answered = ({ row }: { row: number }, facts: Facts): void => {
-    current.facts.set(row, facts);
+  const answered = ({ row }: { row: number }, answer: Answer): void => {
+    current.answers.set(row, answer);
     make(current, row);
     current.asked++;
     reportSoon(current);
   };
-  await askPolitely(questions, { server: '', signal }, answered, ({ row }) => {
+  await askPolitely(questions, { server: '', signal, providers: current.providers }, answered, ({ row }) => {
     current.unasked.add(row);
     reportSoon(current);
   });

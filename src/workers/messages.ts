@@ -2,6 +2,7 @@ import type { Role } from '../core/many/batch/columns.ts';
 import type { RowOut } from '../core/many/batch/row.ts';
 import type { Table } from '../core/many/batch/table.ts';
 import type { HostCard } from '../core/known/hosts/card.ts';
+import type { Providers } from '../core/known/hosts/providers.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
 import type { Site } from '../core/model/site.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
@@ -32,6 +33,8 @@ export interface BatchBegun {
   /** What each column says; null lets the worker recognise it. */
   roles: readonly (Role | null)[] | null;
   cards: readonly HostCard[];
+  /** Where pages of hosts that no card knows can be asked. */
+  providers: Providers;
   sites: readonly Site[];
   styles: Readonly<Record<string, HouseStyle>>;
   site: string;

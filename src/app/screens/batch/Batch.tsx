@@ -43,6 +43,7 @@ export function Batch(): ReactElement {
       asks,
       site: next.site || sites[0]?.id || '',
       cards: selectCards(world),
+      providers: world.world.providers,
       sites,
       styles: world.world.styles,
       today: world.view.today,

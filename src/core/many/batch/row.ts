@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Refusal } from '../../model/candidate.ts';
 import type { Finding } from '../../steps/check/finding.ts';
-import type { Facts } from '../../model/item.ts';
+import { aboutOf, type Facts } from '../../model/item.ts';
 import type { SettingsFix } from '../../model/plan.ts';
 import type { Site } from '../../model/site.ts';
 import { parseValue } from '../../model/values.ts';
@@ -36,6 +36,8 @@ export interface WrongCell {
 
 /** One row, made. `person`: somebody must look before it can be used; `look`: somebody should. */
 export interface MadeRow {
+  /** The link that its host, or its page where no card knows the host, can be asked about; null where there is nothing to ask. */
+  asks: string | null;
   state: 'done' | 'look' | 'person';
   made: Made;
   findings: Finding[];
@@ -132,6 +134,20 @@ function styleOf(text: string, style: HouseStyle | undefined, book: BatchSetting
   return item ? styleFor(style, item.kind) : {};
 }
 
+/** What was found out by asking: facts, and the player that the page of an unknown host names, as a code or an address. */
+export interface Answer {
+  facts: Facts;
+  player?: string | undefined;
+}
+
+/** The work with the player that its page names, where that can be used. */
+export const withPlayer = (work: Work, { player }: Answer, { book }: Pick<BatchSettings, 'book'>): Work =>
+  player !== undefined && bringIn(player, book).some(({ item }) => item) ? { ...work, text: player } : work;
+
+/** Whether hosts, or pages, of the row may be asked at all, by the id of its host. */
+export const mayAsk = (host: string, { book }: Pick<BatchSettings, 'book'>): boolean =>
+  host === '' || book.byId.get(host)?.card.oembed !== undefined;
+
 /** The row of a work: made, checked, and sorted by whether it needs somebody. */
 export function makeRow(
   work: Work,
@@ -145,7 +161,9 @@ export function makeRow(
   const embed = embedOf(work, { book, site, facts: { ...facts, ...datesAhead(work, today) } });
   const found = embed ? null : chosenOf(bringIn(work.text, book), work.choice);
   const findings = embed?.findings ?? [];
+  const item = embed?.item;
   return {
+    asks: item && (item.host === null ? item.plain : mayAsk(item.host, settings)) ? aboutOf(item) : null,
     state: stateOf(findings, embed === null || cells.wrong.length > 0),
     made: recordOf(work, { item: embed?.item ?? null, embed, facts }),
     findings,
