@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { pack, type Bundle } from '../src/core/keeping/bundle/bundle.ts';
-import { BUNDLE_VERSION } from '../src/core/keeping/bundle/version.ts';
+import { BUNDLE_VERSION, EMBEDS_ALONE } from '../src/core/keeping/bundle/version.ts';
 import { savedSchema, type SavedEmbed } from '../src/core/keeping/shelf/saved.ts';
 import { emptyWork } from '../src/core/keeping/shelf/work.ts';
 import { openBench } from '../e2e/bench.ts';
@@ -45,8 +45,7 @@ const bundleOf = (round: number): Bundle => {
     const work = { ...emptyWork('mill', id), text: LINK, style: {} };
     return savedSchema.parse({ id, work, title: `T ${i}`, host: 'lanternreel', kind: 'video', made: 1, changed: 1, item: LINK });
   });
-  const none = { versions: [], pictures: [], proofs: [], backs: [], sites: [], styles: [], cards: [], preferences: [] };
-  return { format: 'refenestra-bundle', version: BUNDLE_VERSION, made: new Date().toISOString(), embeds, ...none };
+  return { format: 'refenestra-bundle', version: BUNDLE_VERSION, made: new Date().toISOString(), embeds, ...EMBEDS_ALONE };
 };
 
 const KILLS: Record<string, Kill> = {

@@ -12,7 +12,7 @@ export async function askingOf(address: string, providers: string | undefined): 
 }
 
 /** The origin of a server that is there, or a usage error. */
-async function reach(address: string): Promise<string> {
+export async function reach(address: string): Promise<string> {
   try {
     const { origin } = new URL(address);
     const { ok } = await fetch(`${origin}/api/health`);

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, test } from 'vitest';
@@ -104,6 +104,21 @@ describe('hosts', () => {
     rmSync(folder, { recursive: true });
     expect(status).toBe(1);
     expect(stderr).toContain('broken.json, at id');
+  });
+
+  test('--prove runs the examples of each card, and names those that do not hold', () => {
+    const card = JSON.parse(readFileSync('demo/hosts/waymoss.json', 'utf8')) as { id: string; links: { examples: string[] }[] };
+    const folder = mkdtempSync(join(tmpdir(), 'cards-'));
+    card.links[0]!.examples = ['https://elsewhere.example/at/here'];
+    writeFileSync(join(folder, 'waymoss.json'), JSON.stringify(card));
+    const { status, stdout, stderr } = cli(['hosts', '--prove', '--hosts', folder]);
+    rmSync(folder, { recursive: true });
+    expect(cli(['hosts', '--prove'])).toMatchObject({ status: 0, stderr: '' });
+    expect([status, stdout, stderr]).toEqual([
+      1,
+      expect.stringContaining('; 4 of 5 examples hold'),
+      expect.stringContaining('https://elsewhere.example/at/here: It is not of this host.'),
+    ]);
   });
 });
 

@@ -1,14 +1,69 @@
+import { z } from 'zod';
+import type { HostCard } from '../core/known/hosts/card.ts';
+import { reachedSchema } from '../core/proof/reach/reached.ts';
+import { holds, proveLinks, type ProvedLink } from '../core/teach/prove.ts';
 import { sayCardProblem } from '../messages/en.ts';
+import { sayProvedLink } from '../messages/prove.ts';
+import { reach } from './asking.ts';
 import { loadFolder } from './io.ts';
 
-/** Validates every card of the folder and says what is wrong, with its place. */
-export function hosts(options: { json?: boolean; hosts?: string }): number {
+interface Options {
+  json?: boolean;
+  hosts?: string;
+  prove?: boolean;
+  ask?: string;
+}
+
+/** Validates every card of the folder and says what is wrong, with its place; proves them where it is asked to. */
+export async function hosts(options: Options): Promise<number> {
   const { cards, problems } = loadFolder(options.hosts);
-  if (options.json)
-    console.log(JSON.stringify({ cards: cards.map(({ id, name, updated }) => ({ id, name, updated })), problems }, null, 2));
-  else {
-    cards.forEach((card) => console.log(`${card.id}: ${card.name}, of ${card.updated}, ${card.links.length} link forms`));
+  const server = options.prove && options.ask !== undefined ? await reach(options.ask) : null;
+  const proved = new Map<string, ProvedLink[]>();
+  if (options.prove) for (const card of cards) proved.set(card.id, await prove(card, server));
+  const wrong = [...proved.values()].flat().filter((one) => !holds(one));
+  if (options.json) {
+    const told = cards.map(({ id, name, updated }) => ({
+      id,
+      name,
+      updated,
+      ...(options.prove && { examples: proved.get(id) }),
+    }));
+    console.log(JSON.stringify({ cards: told, problems }, null, 2));
+  } else {
+    for (const card of cards) {
+      console.log(
+        `${card.id}: ${card.name}, of ${card.updated}, ${card.links.length} link forms${sayCount(proved.get(card.id))}`,
+      );
+      for (const one of proved.get(card.id) ?? [])
+        if (!holds(one)) console.error(`${card.id}: ${one.text}: ${sayProvedLink(one)}`);
+    }
     problems.forEach((problem) => console.error(sayCardProblem(problem)));
   }
-  return problems.length === 0 ? 0 : 1;
+  return problems.length + wrong.length === 0 ? 0 : 1;
+}
+
+const sayCount = (links: readonly ProvedLink[] | undefined): string =>
+  links ? `; ${links.filter(holds).length} of ${links.length} examples hold` : '';
+
+const answer = z.object({ reached: z.array(reachedSchema) });
+
+/** The examples of a card, and what a visitor gets at their frames where a server is there to ask. */
+async function prove(card: HostCard, server: string | null): Promise<ProvedLink[]> {
+  const links = proveLinks(card);
+  if (server === null) return links;
+  const asked: ProvedLink[] = [];
+  for (const link of links) {
+    const told = link.frame === null ? undefined : await askFor(link.frame, server);
+    asked.push({ ...link, ...told });
+  }
+  return asked;
+}
+
+async function askFor(frame: string, server: string): Promise<z.infer<typeof answer> | undefined> {
+  const response = await fetch(`${server}/api/reach`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ url: frame, site: server }),
+  });
+  return answer.safeParse(await response.json()).data;
 }

@@ -54,6 +54,8 @@ withAsking(withHosts(program.command('batch')))
   .action(run(batch));
 withHosts(withJson(program.command('hosts')))
   .description('validates the host cards')
+  .option('--prove', 'runs the examples of each card')
+  .option('--ask <address>', 'with --prove: asks for their frames, through the Refenestra that runs there')
   .action(run(hosts));
 
 withHosts(withJson(program.command('teach')))

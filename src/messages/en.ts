@@ -263,7 +263,7 @@ export const STATE_WORDS: Record<State, string> = {
 
 export const sayRefusal = (refusal: Refusal): string => REFUSALS[refusal.code](refusal as never);
 export const sayRepair = (repair: Repair): string => REPAIRS[repair.code];
-const sayReached = (reached: Reached): string => REACHED[reached.code](reached as never);
+export const sayReached = (reached: Reached): string => REACHED[reached.code](reached as never);
 export const sayReason = (reason: Reason): string => REASONS[reason.code](reason as never);
 export const sayFinding = (finding: Finding): string => FINDINGS[finding.code as CheckId](finding);
 export const sayRemedy = (finding: Finding & { remedy: Remedy }): string => REMEDIES[finding.code as CheckId](finding);

@@ -1,7 +1,4 @@
 import { isProposed } from '../../core/known/hosts/card.ts';
-import { courseOf } from '../../core/proof/playThrough/course.ts';
-import { judge } from '../../core/proof/playThrough/judge.ts';
-import type { SettingsFix } from '../../core/model/plan.ts';
 import { looksOf } from '../preview.ts';
 import { kept } from '../state/bench.ts';
 import { proofDone, proofStepped } from '../state/proof.ts';
@@ -17,47 +14,30 @@ import {
 import type { Store } from '../state/store.ts';
 import { storageFound } from '../state/view.ts';
 import { saveProof } from '../storage/embeds.ts';
-import { playThrough } from './run.ts';
-import { openStage } from './stage.ts';
+import { playEmbed } from './play.ts';
 
 /** Plays the embed on the Bench through, in a page within the holder, and keeps what came of it. Gives what calls it off. */
 export function startProof(store: Store, holder: HTMLElement): () => void {
   const state = store.getState();
   const [embed, site, code] = [selectEmbed(state), selectSite(state), selectPreviewCode(state)];
-  const abort = new AbortController();
   if (!embed || !site || code === null) return () => undefined;
-  const { item, settings } = embed;
-  const [player, facts, { id }] = [selectCard(state)?.player, selectFacts(state), selectWork(state)];
-  const variant = (change: SettingsFix) => selectVariant(state, change)!;
-  const course = courseOf({
-    item,
-    settings,
-    facts,
-    player,
-    would: (change) => variant(change).plan.entries.find((entry) => entry.setting in change)?.state ?? 'not offered',
-  });
-  const stage = openStage({ holder, looks: looksOf(site, state.view.theme === 'night'), player });
-  playThrough({
-    course,
+  const { id } = selectWork(state);
+  const { rows, stop } = playEmbed({
+    embed,
     code,
-    endCode: course.end?.by === 'visit' ? variant(course.end.change).code.text : null,
-    stage,
+    variant: (change) => selectVariant(state, change)!,
+    facts: selectFacts(state),
+    player: selectCard(state)?.player,
+    holder,
+    looks: looksOf(site, state.view.theme === 'night'),
     step: (step) => store.dispatch(proofStepped(step)),
-    wait: waiting(abort.signal),
-  })
-    .then((seen) => {
-      const rows = judge({ kind: item.kind, settings }, { ...seen, author: facts.author });
-      store.dispatch(proofDone({ id, date: Date.now(), code: embed.code.text, rows }));
-      store.dispatch(kept(null));
-      keepProof(store);
-    })
-    .catch((error: unknown) => {
-      if (!abort.signal.aborted) throw error;
-    });
-  return () => {
-    abort.abort();
-    stage.close();
-  };
+  });
+  void rows.then((seen) => {
+    store.dispatch(proofDone({ id, date: Date.now(), code: embed.code.text, rows: seen }));
+    store.dispatch(kept(null));
+    keepProof(store);
+  });
+  return stop;
 }
 
 /** Keeps the play-through, with what a person has answered so far, and what it shows of settings that were proposed. */
@@ -68,15 +48,3 @@ export function keepProof(store: Store): void {
     void import('../state/teachParameter.ts').then(({ settleProposals }) => settleProposals(store));
   if (proof) saveProof(proof).catch(() => store.dispatch(storageFound('full')));
 }
-
-/** Milliseconds between two looks at what is waited for. */
-const LOOK = 50;
-
-const waiting =
-  (signal: AbortSignal) =>
-  async (ms: number, until?: () => boolean): Promise<void> => {
-    for (const deadline = performance.now() + ms; performance.now() < deadline && !until?.();) {
-      await new Promise((done) => setTimeout(done, LOOK));
-      signal.throwIfAborted();
-    }
-  };

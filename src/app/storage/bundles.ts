@@ -3,14 +3,14 @@ import { preferenceSchema, type Bundle } from '../../core/keeping/bundle/bundle.
 import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
 import { database, findPreference, savePreference } from './database.ts';
 import { wholesOf } from './embeds.ts';
-import { listCards, listSites, listStyles } from './own.ts';
+import { listCards, listLessons, listSites, listStyles } from './own.ts';
 
-const { embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences } = database;
+const { embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons } = database;
 
 /** Everything that is kept, or what belongs to some embeds, as one bundle. Sites, styles, cards and preferences go with everything. */
 export async function gather(ids: readonly string[] | null, now: Date): Promise<Bundle> {
   const wholes = await wholesOf(ids ?? (await embeds.toCollection().primaryKeys()));
-  const own = ids === null ? await listOwn() : { sites: [], styles: [], cards: [], preferences: [] };
+  const own = ids === null ? await listOwn() : { sites: [], styles: [], cards: [], preferences: [], lessons: [] };
   return {
     format: 'refenestra-bundle',
     version: BUNDLE_VERSION,
@@ -24,17 +24,19 @@ export async function gather(ids: readonly string[] | null, now: Date): Promise<
   };
 }
 
-async function listOwn(): Promise<Pick<Bundle, 'sites' | 'styles' | 'cards' | 'preferences'>> {
-  const [ownSites, ownStyles, ownCards, rows] = await Promise.all([
+async function listOwn(): Promise<Pick<Bundle, 'sites' | 'styles' | 'cards' | 'preferences' | 'lessons'>> {
+  const [ownSites, ownStyles, ownCards, rows, ownLessons] = await Promise.all([
     listSites(),
     listStyles(),
     listCards(),
     preferences.toArray(),
+    listLessons(),
   ]);
   return {
     sites: ownSites,
     styles: ownStyles,
     cards: ownCards,
+    lessons: ownLessons,
     preferences: rows.flatMap((row) => preferenceSchema.safeParse(row).data ?? []),
   };
 }
@@ -44,18 +46,23 @@ export const presentThings = (): Promise<Present> => gather(null, new Date(0));
 
 /** Takes the chosen steps of a bundle in: all of them in one transaction, or, when the tab or the disk gives out, none. */
 export async function takeIn(bundle: Bundle, chosen: ReadonlySet<string>): Promise<void> {
-  await database.transaction('rw', [embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences], async () => {
-    const made = merge(bundle, await presentThings(), chosen);
-    await embeds.bulkPut(made.embeds);
-    await versions.bulkPut(made.versions);
-    await pictures.bulkPut(made.pictures);
-    await proofs.bulkPut(made.proofs);
-    await backs.bulkPut(made.backs);
-    await sites.bulkPut(made.sites);
-    await styles.bulkPut(made.styles);
-    await cards.bulkPut(made.cards);
-    await preferences.bulkPut(made.preferences);
-  });
+  await database.transaction(
+    'rw',
+    [embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons],
+    async () => {
+      const made = merge(bundle, await presentThings(), chosen);
+      await embeds.bulkPut(made.embeds);
+      await versions.bulkPut(made.versions);
+      await pictures.bulkPut(made.pictures);
+      await proofs.bulkPut(made.proofs);
+      await backs.bulkPut(made.backs);
+      await sites.bulkPut(made.sites);
+      await styles.bulkPut(made.styles);
+      await cards.bulkPut(made.cards);
+      await lessons.bulkPut(made.lessons);
+      await preferences.bulkPut(made.preferences);
+    },
+  );
 }
 
 const LAST = 'lastBundle';

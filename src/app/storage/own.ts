@@ -1,5 +1,6 @@
 import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
-import { examplesSchema, type Example } from '../../core/teach/examples.ts';
+import { examplesSchema, lessonSchema, type Example, type Lesson } from '../../core/teach/examples.ts';
+import { cardProofSchema, type CardProof } from '../../core/teach/prove.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../../core/known/styles/style.ts';
 import { database } from './database.ts';
@@ -16,9 +17,10 @@ export async function saveCards(cards: readonly HostCard[]): Promise<void> {
 }
 
 export async function removeCard(id: string): Promise<void> {
-  await database.transaction('rw', database.cards, database.lessons, async () => {
+  await database.transaction('rw', database.cards, database.lessons, database.proved, async () => {
     await database.cards.delete(id);
     await database.lessons.delete(id);
+    await database.proved.delete(id);
   });
 }
 
@@ -26,6 +28,20 @@ export async function removeCard(id: string): Promise<void> {
 export async function findLesson(id: string): Promise<Example[]> {
   const row = await database.lessons.get(id);
   return examplesSchema.shape.examples.safeParse(row?.examples).data ?? [];
+}
+
+export async function listLessons(): Promise<Lesson[]> {
+  const rows = await database.lessons.toArray();
+  return rows.flatMap((row) => lessonSchema.safeParse(row).data ?? []);
+}
+
+/** What came of proving a card last. */
+export async function findProved(id: string): Promise<CardProof | undefined> {
+  return cardProofSchema.safeParse(await database.proved.get(id)).data;
+}
+
+export async function saveProved(proof: CardProof): Promise<void> {
+  await database.proved.put(proof);
 }
 
 /** A card with the examples that it was learnt from: both are kept, or neither. */

@@ -1,5 +1,5 @@
 import type { Bundle } from '../../core/keeping/bundle/bundle.ts';
-import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
+import { BUNDLE_VERSION, EMBEDS_ALONE } from '../../core/keeping/bundle/version.ts';
 import type { Made } from '../../core/keeping/shelf/record.ts';
 import type { Bundler } from '../../workers/bundle.ts';
 import { askWorker } from '../askWorker.ts';
@@ -11,9 +11,14 @@ const worker = (): Worker => new Worker(new URL('../../workers/bundle.ts', impor
 export async function saveUnwritten(works: readonly Made[]): Promise<void> {
   const now = new Date();
   const kept = { made: now.getTime(), changed: now.getTime(), stage: 'draft' as const, tags: [], placed: [], revision: 1 };
-  const none = { versions: [], pictures: [], proofs: [], backs: [], sites: [], styles: [], cards: [], preferences: [] };
   const embeds = works.map((made) => ({ ...made, kind: made.kind, ...kept }));
-  const bundle: Bundle = { format: 'refenestra-bundle', version: BUNDLE_VERSION, made: now.toISOString(), embeds, ...none };
+  const bundle: Bundle = {
+    format: 'refenestra-bundle',
+    version: BUNDLE_VERSION,
+    made: now.toISOString(),
+    embeds,
+    ...EMBEDS_ALONE,
+  };
   const packed = await askWorker<Bundler>(worker)((bundler) => bundler.pack(bundle));
   saveFile(`refenestra-unsaved-${now.toISOString().slice(0, 10)}.zip`, packed, 'application/zip');
 }

@@ -25,6 +25,10 @@ export const examplesSchema = z.strictObject({
   examples: z.array(example).max(MOST),
 });
 
+/** The examples that a card was learnt from, by its id. */
+export const lessonSchema = z.strictObject({ id: z.string().max(40), examples: examplesSchema.shape.examples });
+export type Lesson = z.infer<typeof lessonSchema>;
+
 export interface Example {
   link?: string | undefined;
   code?: string | undefined;

@@ -10,6 +10,7 @@ import { dropCard, freeId, keepCards } from '../../state/ownCards.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
+import { Proof } from './Proof.tsx';
 import { Turning } from './Turning.tsx';
 
 /** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
@@ -42,6 +43,7 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       <h3>Settings</h3>
       <SettingsTable card={card} />
       <Conditions card={card} />
+      <Proof card={card} />
     </>
   );
 }

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, test } from 'vitest';
-import { runs, sites } from '../../../laws/world.ts';
+import { cards, runs, sites } from '../../../laws/world.ts';
 import { savedSchema, type SavedEmbed } from '../shelf/saved.ts';
 import { emptyWork } from '../shelf/work.ts';
 import { emptyStyle } from '../../known/styles/style.ts';
 import { pack, unpack, type Bundle } from './bundle.ts';
+import { EMBEDS_ALONE } from './version.ts';
 import { merge, planMerge, stepKey } from './merge.ts';
 
 const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
@@ -22,17 +23,10 @@ const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
   });
 const bundle = (part: Partial<Bundle> = {}): Bundle => ({
   format: 'refenestra-bundle',
-  version: 3,
+  version: 4,
   made: '2026-11-23T20:00:00.000Z',
   embeds: [],
-  versions: [],
-  proofs: [],
-  backs: [],
-  sites: [],
-  styles: [],
-  cards: [],
-  preferences: [],
-  pictures: [],
+  ...EMBEDS_ALONE,
   ...part,
 });
 const PICTURE = `data:image/webp;base64,${btoa('\0\x01\xfe\xff picture')}`;
@@ -44,6 +38,7 @@ describe('a bundle', () => {
     sites: [...sites],
     styles: [emptyStyle('mill')],
     preferences: [{ name: 'theme', value: 'night' }],
+    lessons: [{ id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }] }],
     pictures: [{ id: 'a', address: PICTURE }],
   });
 
@@ -56,8 +51,8 @@ describe('a bundle', () => {
   test.each([
     ['noZip', strToU8('PK no')],
     ['noBundle', zipSync({ 'readme.txt': strToU8('x') })],
-    ['newer', zip({ ...whole, version: 4 })],
-    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: 4 })) })],
+    ['newer', zip({ ...whole, version: 5 })],
+    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: 5 })) })],
     ['broken', zipSync({ 'bundle.json': strToU8('['.repeat(5000)) })],
     ['tooLarge', zipSync({ 'bundle.json': new Uint8Array(40_000_000) })],
     ['broken', zip({ ...whole, embeds: [{ id: 'a' }] })],
@@ -65,9 +60,9 @@ describe('a bundle', () => {
   ])('is refused: %s', (code, bytes) => expect(unpack(bytes)).toMatchObject({ refusal: { code } }));
 
   test('of the first version is taken as it was meant', () => {
-    const { preferences, pictures, ...first } = { ...whole, version: 1 };
-    expect([preferences.length, pictures.length]).toEqual([1, 1]);
-    expect(unpack(zip(first))).toEqual({ bundle: { ...whole, preferences: [], pictures: [] }, damaged: [] });
+    const { preferences, pictures, lessons, ...first } = { ...whole, version: 1 };
+    expect([preferences.length, pictures.length, lessons.length]).toEqual([1, 1, 1]);
+    expect(unpack(zip(first))).toEqual({ bundle: { ...whole, preferences: [], lessons: [], pictures: [] }, damaged: [] });
   });
 
   test('takes no file that does not belong to it', () => {
@@ -147,6 +142,14 @@ describe('taking a bundle in', () => {
     ]);
     expect(made.embeds[0]!.tags).toEqual(['theirs', 'mine']);
     expect(made.versions).toMatchObject([{ embed: 'old', code: '<i>old</i>', taken: 10 }]);
+  });
+
+  test('brings what a card was learnt from with the card, and only with it', () => {
+    const lesson = { id: cards[0]!.id, examples: [{ link: 'https://media.example/see/k1a44' }] };
+    const taught = bundle({ cards: [cards[0]!], lessons: [lesson] });
+    const all = planMerge(taught, bundle()).map(stepKey);
+    expect(merge(taught, bundle(), new Set(all)).lessons).toEqual([lesson]);
+    expect(merge(taught, bundle(), new Set()).lessons).toEqual([]);
   });
 
   test('loses nothing, whatever is here and there', () => {

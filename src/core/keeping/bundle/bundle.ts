@@ -8,6 +8,7 @@ import { readJson } from '../../model/json.ts';
 import { proofSchema } from '../../proof/playThrough/proof.ts';
 import { siteSchema } from '../../model/site.ts';
 import { pastedBackSchema, pictureSchema, savedSchema, versionSchema } from '../shelf/saved.ts';
+import { lessonSchema } from '../../teach/examples.ts';
 import { styleSchema } from '../../known/styles/style.ts';
 import { migrated } from './migrate.ts';
 import { BUNDLE_VERSION } from './version.ts';
@@ -33,6 +34,8 @@ export const bundleSchema = z.strictObject({
   styles: z.array(styleSchema).max(10_000).default([]),
   cards: z.array(cardSchema).max(10_000).default([]),
   preferences: z.array(preferenceSchema).max(10).default([]),
+  /** What cards of one's own were learnt from. */
+  lessons: z.array(lessonSchema).max(10_000).default([]),
 });
 
 export type Bundle = z.infer<typeof bundleSchema> & { pictures: z.infer<typeof pictureSchema>[] };
@@ -50,7 +53,7 @@ const MANIFEST = 'manifest.json';
 /** All that bundles of the first two versions held. */
 const WHOLE = 'bundle.json';
 const PICTURE = /^pictures\/([\w-]{1,60})\.(webp|jpeg|png)$/;
-const PARTS = ['embeds', 'versions', 'proofs', 'backs', 'sites', 'styles', 'cards', 'preferences'] as const;
+const PARTS = ['embeds', 'versions', 'proofs', 'backs', 'sites', 'styles', 'cards', 'preferences', 'lessons'] as const;
 const fileOf = (part: string): string => `${part}.json`;
 const belongs = (name: string): boolean =>
   name === MANIFEST || name === WHOLE || PICTURE.test(name) || PARTS.some((part) => name === fileOf(part));
@@ -115,7 +118,7 @@ function unpackFiles(manifest: Uint8Array, { files }: Files): Unpacked {
     content[part] = value.value;
   }
   const pictures = picturesOf([...files].filter(([name]) => sound(name)));
-  return checked(content, { damaged, pictures });
+  return checked(migrated(content, BUNDLE_VERSION), { damaged, pictures });
 }
 
 /** Of the first two versions, which held one file with everything; only the checksums of the zip file tell what is sound. */

@@ -65,6 +65,8 @@ export function merge(bundle: Bundle, present: Present, chosen: ReadonlySet<stri
     const here = new Map(ours.map((row) => [row.id, row]));
     return theirs.filter((row) => ids.has(row.id) && !((here.get(row.id)?.date ?? -1) > row.date));
   };
+  const cards = taken('cards');
+  const learnt = new Set(cards.map(({ id }) => id));
   return {
     ...bundle,
     embeds: embeds.map((theirs) => joined(theirs, mine.get(theirs.id))),
@@ -76,7 +78,8 @@ export function merge(bundle: Bundle, present: Present, chosen: ReadonlySet<stri
     backs: latest(bundle.backs, present.backs),
     sites: taken('sites'),
     styles: taken('styles'),
-    cards: taken('cards'),
+    cards,
+    lessons: bundle.lessons.filter(({ id }) => learnt.has(id)),
     preferences: taken('preferences'),
     pictures: bundle.pictures.filter(({ id }) => ids.has(id)),
   };

@@ -8,6 +8,8 @@ const STEPS: Readonly<Record<number, (older: Older) => Older>> = {
   1: (older) => ({ ...older, version: 2, preferences: [] }),
   // The second held everything in one file, and no checksums.
   2: (older) => ({ ...older, version: 3 }),
+  // The third had no examples of what cards were learnt from.
+  3: (older) => ({ ...older, version: 4, lessons: [] }),
 };
 
 const versioned = z.looseObject({ version: z.number() });

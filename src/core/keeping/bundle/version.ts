@@ -1,2 +1,15 @@
 /** The version in which bundles are written. */
-export const BUNDLE_VERSION = 3;
+export const BUNDLE_VERSION = 4;
+
+/** What a bundle of embeds alone leaves empty. */
+export const EMBEDS_ALONE = {
+  versions: [],
+  pictures: [],
+  proofs: [],
+  backs: [],
+  sites: [],
+  styles: [],
+  cards: [],
+  preferences: [],
+  lessons: [],
+};
