@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
-import { find, goTo, newVisitor, paste, press, publish, waitForNoText, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, paste, press, publish, until, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -50,6 +50,41 @@ describe('a host in nobody’s book', () => {
       const { line } = await until(({ line: said }) => /^quern 21 .* 1$/.test(String(said)));
       expect(Number(String(line).split(' ')[2])).toBeGreaterThanOrEqual(12);
       await close();
+    }));
+
+  test('is listened to by somebody who plays it, and proved from then on by its player', () =>
+    withBench(async (page) => {
+      await teach(page, `${world.host('quernhill')}/films/the-mill-from-the-causeway-731205`);
+      await waitForText(page, 'waits for a press');
+      await press(page, 'link', 'Listen to its player');
+      await press(page, 'button', 'Listen to its player');
+      const player = await page.waitForFrame((frame) => frame.url().includes('stage.quernhill'));
+      const film = (work: (film: HTMLVideoElement) => void): Promise<void> => player.$eval('video', work as never);
+      const says = (many: number): Promise<void> =>
+        until(page, (n) => Number(/something (\d+) times/.exec(document.body.innerText)?.[1]) >= n, many);
+      await player.waitForSelector('video');
+      await (await player.$('[data-part="press"]'))!.click();
+      await says(8);
+      await press(page, 'button', 'It has played');
+      await (await player.$('[data-part="press"]'))!.click();
+      await press(page, 'button', 'It is paused');
+      await (await player.$('[data-part="hush"]'))!.click();
+      await (await player.$('[data-part="press"]'))!.click();
+      await film((one) => (one.currentTime = one.duration - 1));
+      await press(page, 'button', 'It is muted');
+      await player.waitForSelector('.after');
+      await player.waitForFunction(() => document.querySelector('video')!.ended);
+      await press(page, 'button', 'It is over');
+      for (const words of [
+        '“21” says that it plays',
+        '“22” says that it is paused',
+        '“40” says that it is over',
+        '“3” is the duration',
+      ])
+        await waitForText(page, words);
+      await press(page, 'button', 'Keep what was heard');
+      await press(page, 'button', 'Prove it');
+      await waitForText(page, 'All 3 examples hold. Its player did 3 of 3 things as asked.');
     }));
 
   test('whose links hold less than its frames is set by its codes, and its pages are asked for them', () =>

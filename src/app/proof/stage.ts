@@ -10,16 +10,19 @@ interface Setting {
   holder: HTMLElement;
   looks: Looks;
   player: PlayerMessages | undefined;
+  /** Everything that the player says, as it is. */
+  heard?: (message: unknown) => void;
 }
 
 /** A page in the preview's origin for each visit, as a signed-out visitor who was never here gets it. */
-export function openStage({ holder, looks, player }: Setting): Stage & { close: () => void } {
+export function openStage({ holder, looks, player, heard }: Setting): Stage & { close: () => void } {
   let frame: HTMLIFrameElement | null = null;
   let hear: (message: ReturnType<typeof fromPreview.parse>) => void = () => undefined;
   const post = (message: ToPreview): void => frame?.contentWindow?.postMessage(message, PREVIEW);
   const listen = ({ source, origin, data }: MessageEvent<unknown>): void => {
     if (origin !== PREVIEW || source === null || source !== frame?.contentWindow) return;
     const message = fromPreview.safeParse(data).data;
+    if (message?.kind === 'player') heard?.(message.data);
     if (message) hear(message);
   };
   window.addEventListener('message', listen);

@@ -50,7 +50,10 @@ function proveLink(text: string, form: LinkForm, { card, book }: { card: HostCar
   const item = read?.item;
   if (!item) return row(form.refused && read?.refusal?.code === 'notForVisitors' ? 'holds' : 'notRead');
   if (item.host !== card.id) return row('otherHost');
-  if (item.form !== form.id) return row('otherForm', item.frame);
+  // Frame addresses of one item may be written in several ways.
+  const framedBoth =
+    form.framed && card.links.some(({ id, framed, target }) => id === item.form && framed && target === form.target);
+  if (item.form !== form.id && !framedBoth) return row('otherForm', item.frame);
   const framed = item.frame === null ? item : bringIn(item.frame, book)[0]?.item;
   return row(framed?.host === card.id && framed.id === item.id ? 'holds' : 'otherFrame', item.frame);
 }

@@ -2,7 +2,7 @@ import { Suspense, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { replaceParameter } from '../../../core/live/replaceParameter.ts';
 import type { Item, Parameter } from '../../../core/model/item.ts';
-import { selectItem, selectRecognised } from '../../state/selectors.ts';
+import { selectCard, selectItem, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useTextEdit } from './useTextEdit.ts';
@@ -25,6 +25,7 @@ export function OwnParameters(): ReactElement | null {
   const item = useAppSelector(selectItem);
   const framed = useAppSelector((state) => selectRecognised(state).candidate.source !== 'link');
   const own = useAppSelector((state) => state.world.ownCards.some(({ id }) => id === item?.host));
+  const plays = useAppSelector((state) => selectCard(state)?.player !== undefined);
   const text = useAppSelector((state) => state.bench.present.text);
   if (!item || item.form === 'file' || (item.host !== null && !own)) return null;
   const parameters = item.unknown.filter(({ within }) => within === undefined);
@@ -36,6 +37,12 @@ export function OwnParameters(): ReactElement | null {
         <Link to={item.host === null ? '/hosts/teach' : `/hosts/${item.host}/teach`} state={{ text }}>
           Teach this host
         </Link>
+        {item.host !== null && !plays && (
+          <>
+            {' · '}
+            <Link to={`/hosts/${item.host}#listen`}>Listen to its player</Link>
+          </>
+        )}
       </p>
       {parameters.length > 0 && (
         <ul>

@@ -10,6 +10,7 @@ import { dropCard, freeId, keepCards } from '../../state/ownCards.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
+import { Listen } from './Listen.tsx';
 import { Proof } from './Proof.tsx';
 import { Turning } from './Turning.tsx';
 
@@ -43,6 +44,7 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       <h3>Settings</h3>
       <SettingsTable card={card} />
       <Conditions card={card} />
+      {own && <Listen card={card} />}
       <Proof card={card} />
     </>
   );

@@ -70,16 +70,18 @@ function Proved({ proof: { links, played } }: { proof: CardProof }): ReactElemen
       )}
       {Object.entries(played).map(([target, rows]) => (
         <ul key={target} className="card-played" aria-label={`What its player did: ${target}`}>
-          {rows.map((row) => (
-            <Seen key={row.question} row={row} />
-          ))}
+          {rows
+            .filter(({ verdict }) => verdict !== 'told')
+            .map((row) => (
+              <Seen key={row.question} row={row} />
+            ))}
         </ul>
       ))}
     </>
   );
 }
 
-const SIGNS: Record<ProofRow['verdict'], string> = { 'as asked': '✓', differs: '✗', told: '·', 'not seen': '?' };
+const SIGNS: Record<ProofRow['verdict'], string> = { 'as asked': '✓', differs: '✗', told: '', 'not seen': '?' };
 
 function Seen({ row }: { row: ProofRow }): ReactElement {
   return (

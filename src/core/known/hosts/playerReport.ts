@@ -42,7 +42,7 @@ export function readReport(
   { encoding, event, events, fields: places }: PlayerMessages,
   message: unknown,
 ): PlayerReport | undefined {
-  const data = encoding === 'json' ? parse(message) : encoding === 'text' ? wordsOf(message) : message;
+  const data = messageData(encoding, message);
   const told = at(data, event);
   const name = typeof told === 'number' ? String(told) : told;
   if (typeof name !== 'string' || !Object.hasOwn(events, name)) return undefined;
@@ -55,6 +55,10 @@ export function readReport(
   );
   return { event: events[name]!, ...fields.parse(values) };
 }
+
+/** What a message holds, by how it is encoded; undefined where it is not. */
+export const messageData = (encoding: PlayerMessages['encoding'], message: unknown): unknown =>
+  encoding === 'json' ? parse(message) : encoding === 'text' ? wordsOf(message) : message;
 
 /** The message that asks the player for something, with the time laid in. */
 export function requestFor({ ask }: PlayerMessages, what: keyof PlayerMessages['ask'], time = 0): unknown {
