@@ -114,6 +114,34 @@ describe('a host in nobody’s book', () => {
       expect(code).toContain('/?doc=wb-2041-77&amp;opts=go');
     }));
 
+  test('comes in by a card library, whose update shows what would change', () =>
+    withBench(async (page) => {
+      const library = `${world.host('packhorse')}/cards.json`;
+      const look = async (): Promise<void> => {
+        await goTo(page, `${world.server.address}/hosts/libraries`);
+        await (await find(page, 'textbox', 'Address of the list')).type(library);
+        await press(page, 'button', 'Look at it');
+      };
+      await look();
+      await waitForText(page, 'version 1, new here');
+      await press(page, 'button', 'Take 3 cards in');
+      await waitForText(page, 'Nothing is new');
+      await goTo(page, world.server.address);
+      await bringIn(page, `${world.host('qrn')}/4902117`);
+      await waitForText(page, 'waits for a press');
+      await waitForNoText(page, 'No card knows this host');
+      const keeper = await newVisitor(world.browser);
+      await goTo(keeper.page, `${world.host('packhorse')}/`);
+      await press(keeper.page, 'button', 'Put the next edition out');
+      await waitForText(keeper.page, 'This is edition 2.');
+      await keeper.context.close();
+      await look();
+      await waitForText(page, 'version 2, brought up to date');
+      await waitForText(page, 'Controls: new');
+      await press(page, 'button', 'Take 1 card in');
+      await waitForText(page, 'Nothing is new');
+    }));
+
   test('says what a parameter may do, and one press makes it a setting', () =>
     withBench(async (page) => {
       await bringIn(page, `<iframe src="https://ember.example/e/4412?t=30" width="560" height="315"></iframe>`);

@@ -2,6 +2,7 @@ import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { cardSchema } from '../src/core/known/hosts/card.ts';
+import { librarySchema } from '../src/core/known/hosts/library.ts';
 import { bundleSchema } from '../src/core/keeping/bundle/bundle.ts';
 import { examplesSchema } from '../src/core/teach/examples.ts';
 import { siteSchema } from '../src/core/model/site.ts';
@@ -15,6 +16,7 @@ const FORMATS = {
   'house-style': styleSchema,
   bundle: bundleSchema,
   examples: examplesSchema,
+  'card-library': librarySchema,
 };
 
 /** Writes the JSON Schemas of our formats from the schemas that the application uses. */

@@ -23,6 +23,7 @@ export const Screens = (): ReactElement => (
       <Route path="batch" element={shown(<Batch />)} />
       <Route path="hosts" element={shown(<HostBook part="grid" />)} />
       <Route path="hosts/teach" element={shown(<Teach />)} />
+      <Route path="hosts/libraries" element={shown(<HostBook part="libraries" />)} />
       <Route path="hosts/:id/teach" element={shown(<Teach />)} />
       <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
       <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />

@@ -9,6 +9,7 @@ import { makeBook } from '../core/known/hosts/book.ts';
 import type { Site } from '../core/model/site.ts';
 import type { DemoItem } from '../standins/world.ts';
 import type { Guard } from './guard.ts';
+import { libraryRoute } from './library.ts';
 import { pictureRoute } from './picture.ts';
 import { reachRoute } from './reach.ts';
 import { sendProblem } from './problems.ts';
@@ -53,6 +54,7 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   // What is known is answered without counting: only questions to others are limited.
   router.post('/resolve', body, resolveRoute(book, guard, [limit]));
   router.post('/picture', body, limit, pictureRoute(guard));
+  router.post('/library', body, limit, libraryRoute(guard));
   router.post('/reach', body, reachRoute(book, guard, [limit]));
   router.use((_, response) => sendProblem(response, 404, { code: 'noSuchRoute', detail: 'There is nothing at this address.' }));
   return router;

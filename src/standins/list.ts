@@ -9,6 +9,7 @@ import { gatherfold } from './gatherfold/routes.ts';
 import { lanternreel } from './lanternreel/routes.ts';
 import { loopwick } from './loopwick/routes.ts';
 import { murmurfold } from './murmurfold/routes.ts';
+import { packhorse } from './packhorse/routes.ts';
 import { plumbline } from './plumbline/routes.ts';
 import { postern } from './postern/routes.ts';
 import { quernhill } from './quernhill/routes.ts';
@@ -17,7 +18,7 @@ import { waymoss } from './waymoss/routes.ts';
 import { withyband } from './withyband/routes.ts';
 import type { StandIn } from './standIn.ts';
 
-/** The made-up hosts that ship with the product; the last four have no card. */
+/** The made-up hosts that ship with the product; the last five have no card, and the very last keeps cards. */
 export const STAND_INS: readonly StandIn[] = [
   lanternreel,
   plumbline,
@@ -36,4 +37,5 @@ export const STAND_INS: readonly StandIn[] = [
   quernhill,
   brackwater,
   withyband,
+  packhorse,
 ];

@@ -18,6 +18,7 @@ export const database = new Dexie('refenestra') as Dexie & {
   sites: EntityTable<{ id: string }, 'id'>;
   styles: EntityTable<{ site: string }, 'site'>;
   batches: EntityTable<{ id: string }, 'id'>;
+  libraries: EntityTable<{ address: string }, 'address'>;
   proved: EntityTable<{ id: string }, 'id'>;
   lessons: EntityTable<{ id: string; examples: unknown }, 'id'>;
 };
@@ -28,6 +29,7 @@ database.version(4).stores({ proofs: 'id' });
 database.version(5).stores({ versions: 'id, embed', pictures: 'id', backs: 'id', styles: 'site', batches: 'id' });
 database.version(6).stores({ lessons: 'id' });
 database.version(7).stores({ proved: 'id' });
+database.version(8).stores({ libraries: 'address' });
 
 /** How long the store may take to open, in milliseconds. */
 const PATIENCE = 10_000;

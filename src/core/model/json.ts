@@ -20,3 +20,10 @@ function depthOf(text: string): number {
   }
   return deepest;
 }
+
+/** Equal as JSON, whatever the order of the fields. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null) return a === b;
+  const [mine, theirs] = [a, b].map((one) => Object.entries(one).filter(([, value]) => value !== undefined));
+  return mine!.length === theirs!.length && mine!.every(([name, value]) => sameJson(value, (b as Record<string, unknown>)[name]));
+}

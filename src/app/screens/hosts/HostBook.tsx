@@ -6,10 +6,11 @@ import { useAppSelector } from '../../state/store.ts';
 import { CardEditor } from './CardEditor.tsx';
 import { CardView } from './CardView.tsx';
 import { HostGrid } from './HostGrid.tsx';
+import { Libraries } from './Libraries.tsx';
 import { Imports } from './Imports.tsx';
 
 /** What is known of each host: one card, all of them against all settings, or a card being written. */
-export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactElement {
+export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries' }): ReactElement {
   const { id = '' } = useParams();
   const cards = useAppSelector(selectCards);
   const own = useAppSelector((state) => state.world.ownCards);
@@ -22,6 +23,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactEle
           All hosts, all settings
         </NavLink>
         <NavLink to="/hosts/teach">Teach a host</NavLink>
+        <NavLink to="/hosts/libraries">Card libraries</NavLink>
         <ul>
           {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>
@@ -35,7 +37,8 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' }): ReactEle
       </nav>
       <section className="hosts-part">
         {part === 'grid' && <HostGrid cards={cards} />}
-        {part !== 'grid' && !card && cards.length > 0 && (
+        {part === 'libraries' && <Libraries />}
+        {(part === 'card' || part === 'edit') && !card && cards.length > 0 && (
           <p className="quiet">No card has the id “{id}”. Choose one from the list, or bring one in.</p>
         )}
         {part === 'card' && card && <CardView key={id} card={card} own={own.some((one) => one.id === id)} />}

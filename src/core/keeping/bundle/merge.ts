@@ -1,5 +1,6 @@
 import { joinedTags, MOST, type SavedEmbed, type Version } from '../shelf/saved.ts';
 import type { Bundle } from './bundle.ts';
+import { sameJson } from '../../model/json.ts';
 
 export type Part = 'embeds' | 'sites' | 'styles' | 'cards' | 'preferences';
 
@@ -37,17 +38,10 @@ function stepsOf<P extends Part>(part: P, bundle: Bundle, present: Present): Ste
     const { id, name } = identify(one);
     const mine = here.get(id);
     if (mine === undefined) return { part, id, name, what: 'add' };
-    if (same(mine, one)) return { part, id, name, what: 'keep' };
+    if (sameJson(mine, one)) return { part, id, name, what: 'keep' };
     const newer = part === 'embeds' ? (one as SavedEmbed).changed > (mine as SavedEmbed).changed : undefined;
     return { part, id, name, what: 'change', ...(newer !== undefined && { newer }) };
   });
-}
-
-/** Equal as JSON, whatever the order of the fields. */
-function same(a: unknown, b: unknown): boolean {
-  if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null) return a === b;
-  const [mine, theirs] = [a, b].map((one) => Object.entries(one).filter(([, value]) => value !== undefined));
-  return mine!.length === theirs!.length && mine!.every(([name, value]) => same(value, (b as Record<string, unknown>)[name]));
 }
 
 /** What is to be written when the chosen steps are taken; what was here and differs stays as a version of its embed. */

@@ -1,0 +1,124 @@
+import { Button } from '@mui/material';
+import { useEffect, useState, type ReactElement, type SubmitEvent } from 'react';
+import { useStore } from 'react-redux';
+import type { LibraryStep } from '../../../core/known/hosts/library.ts';
+import { sayCardChange, sayCardRefusal, sayLibraryRefusal, STEP_WORDS } from '../../../messages/library.ts';
+import { lookAtLibrary, takeFromLibrary, type Looked } from '../../state/libraries.ts';
+import type { Store } from '../../state/store.ts';
+import { listLibraries, removeLibrary, type KeptLibrary } from '../../storage/libraries.ts';
+
+/** Cards that others keep at an address: looked at, taken in, and brought up to date when somebody asks for it. */
+export function Libraries(): ReactElement {
+  const store = useStore() as Store;
+  const [libraries, setLibraries] = useState<KeptLibrary[]>([]);
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [asking, setAsking] = useState(false);
+  const refresh = (): void => void listLibraries().then(setLibraries, () => undefined);
+  useEffect(refresh, []);
+  const look = async (address: string): Promise<void> => {
+    setAsking(true);
+    setLooked(await lookAtLibrary(store, address));
+    setAsking(false);
+    refresh();
+  };
+  const submit = (event: SubmitEvent<HTMLFormElement>): void => {
+    event.preventDefault();
+    void look(String(new FormData(event.currentTarget).get('address')).trim());
+  };
+  const take = async (library: KeptLibrary, chosen: readonly LibraryStep[]): Promise<void> => {
+    await takeFromLibrary(store, library, chosen);
+    await look(library.address);
+  };
+  return (
+    <div className="libraries">
+      <h2>Card libraries</h2>
+      <p>
+        A list of cards that a team, or a host itself, keeps at an address. You see what would change before you take anything.
+      </p>
+      <form className="try" onSubmit={submit}>
+        <label htmlFor="library-address">Address of the list</label>
+        <input id="library-address" name="address" type="url" required placeholder="https://…/cards.json" />
+        <Button type="submit" variant="outlined" disabled={asking}>
+          Look at it
+        </Button>
+      </form>
+      {libraries.length > 0 && (
+        <ul className="libraries-kept">
+          {libraries.map(({ address, name, looked: when, taken }) => (
+            <li key={address}>
+              <strong>{name}</strong> <small className="quiet">{address}</small>
+              <br />
+              {taken.length} {taken.length === 1 ? 'card' : 'cards'} taken; looked at on {day.format(when)}{' '}
+              <Button disabled={asking} onClick={() => void look(address)}>
+                Look for updates
+              </Button>
+              <Button
+                onClick={() =>
+                  void removeLibrary(address).then(() => {
+                    setLooked(null);
+                    refresh();
+                  })
+                }
+              >
+                Forget it
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div role="status">
+        {asking && <p>The list and its cards are being fetched …</p>}
+        {!asking && looked && 'refusal' in looked && <p className="wrong">{sayLibraryRefusal(looked.refusal)}</p>}
+      </div>
+      {!asking && looked && 'steps' in looked && (
+        <Steps key={looked.library.looked} {...looked} take={(chosen) => void take(looked.library, chosen)} />
+      )}
+    </div>
+  );
+}
+
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+interface StepsProps {
+  library: KeptLibrary;
+  steps: readonly LibraryStep[];
+  take: (chosen: readonly LibraryStep[]) => void;
+}
+
+/** What taking each card would do. What was made or changed by hand is never proposed. */
+function Steps({ library, steps, take }: StepsProps): ReactElement {
+  const usual = steps.filter(({ what }) => what === 'new' || what === 'newer');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(usual.map(({ id }) => id)));
+  const choose = (id: string, on: boolean): void =>
+    setChosen(new Set(on ? [...chosen, id] : [...chosen].filter((one) => one !== id)));
+  return (
+    <section aria-label={`What is in ${library.name}`}>
+      <h3>{library.name}</h3>
+      <ul className="library-steps">
+        {steps.map((step) => (
+          <li key={step.id} data-what={step.what}>
+            <label className="tick">
+              <input
+                type="checkbox"
+                checked={chosen.has(step.id)}
+                disabled={step.what === 'refused' || step.what === 'same'}
+                onChange={({ target }) => choose(step.id, target.checked)}
+              />
+              {'card' in step ? step.card.name : step.id}
+            </label>{' '}
+            <small>
+              version {step.version}, {STEP_WORDS[step.what]}
+            </small>
+            {step.what === 'refused' && <p className="wrong">{sayCardRefusal(step.refusal)}</p>}
+            {'changes' in step && <p className="quiet">{step.changes.map(sayCardChange).join('; ')}</p>}
+          </li>
+        ))}
+      </ul>
+      <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(steps.filter(({ id }) => chosen.has(id)))}>
+        {usual.length === 0 && chosen.size === 0
+          ? 'Nothing is new'
+          : `Take ${chosen.size} ${chosen.size === 1 ? 'card' : 'cards'} in`}
+      </Button>
+    </section>
+  );
+}
