@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, copyCode, openBench, type } from './bench.ts';
+import { bringIn, choose, copyCode, openBench, type, waitForCode } from './bench.ts';
 import { find, goTo, newVisitor, paste, press, publish, until, waitForNoText, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -163,3 +163,18 @@ describe('a host in nobody’s book', () => {
       expect(await copyCode(page)).toContain('src="https://ember.example/e/4412?muted=1"');
     }));
 });
+
+test('a name that is no link is looked for at all hosts that can be searched, and comes onto the Bench', () =>
+  withBench(async (page) => {
+    for (const [words, title, code] of [
+      ['ferry first light', 'The ferry at first light', 'frames.lanternreel'],
+      ['rye', 'Rye, reluctantly', 'player.earbrook'],
+      ['flour falling', 'Flour falling', 'loopwick'],
+      ['how to find us', 'How to find us', 'waymoss'],
+    ] as const) {
+      await bringIn(page, words);
+      await press(page, 'button', 'all 4 hosts');
+      await press(page, 'button', title);
+      await waitForCode(page, code);
+    }
+  }));

@@ -29,7 +29,7 @@ const FLOORS = [
     tells: 'what is kept and made again',
     rooms: { shelf: [], bundle: ['shelf'], calendar: ['shelf'] },
   },
-  { floor: 'many', tells: 'many at once', rooms: { kit: [], batch: ['kit'] } },
+  { floor: 'many', tells: 'many at once', rooms: { kit: [], batch: ['kit'], search: ['batch'] } },
 ];
 
 const NOT_TESTS = '\\.test\\.ts$';

@@ -54,6 +54,7 @@ const PARTS: Readonly<Record<string, string>> = {
   name: 'name',
   tracking: 'parameters that are left out',
   oembed: 'oEmbed',
+  search: 'where it is searched',
   player: 'how its player reports',
 };
 

@@ -12,6 +12,7 @@ import type { Guard } from './guard.ts';
 import { libraryRoute } from './library.ts';
 import { pictureRoute } from './picture.ts';
 import { reachRoute } from './reach.ts';
+import { searchRoute } from './search.ts';
 import { sendProblem } from './problems.ts';
 import { resolveRoute } from './resolve.ts';
 import { BUILT, FOR_GOOD, serveAssets } from './built.ts';
@@ -54,6 +55,7 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   // What is known is answered without counting: only questions to others are limited.
   router.post('/resolve', body, resolveRoute(book, guard, [limit]));
   router.post('/picture', body, limit, pictureRoute(guard));
+  router.post('/search', body, searchRoute(guard, [limit]));
   router.post('/library', body, limit, libraryRoute(guard));
   router.post('/reach', body, reachRoute(book, guard, [limit]));
   router.use((_, response) => sendProblem(response, 404, { code: 'noSuchRoute', detail: 'There is nothing at this address.' }));

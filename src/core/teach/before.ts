@@ -20,6 +20,7 @@ export function withBefore(card: HostCard, before: HostCard | undefined): { card
     settings: { ...Object.fromEntries(left), ...card.settings },
     tracking: [...new Set([...before.tracking, ...card.tracking])],
     ...(before.oembed && { oembed: before.oembed }),
+    ...(before.search && { search: before.search }),
     ...(before.player && { player: before.player }),
   };
   const read = cardSchema.safeParse(joined);

@@ -28,6 +28,7 @@ const host: Host = {
   id: 'earbrook',
   name: 'Earbrook',
   folder: import.meta.dirname,
+  searched: 'atom',
   paths: ['/show/:slug', '/show/:slug/:number', '/listen/:code'],
   pathOf,
   find: (path, world) =>

@@ -1,5 +1,6 @@
 import { Router, type Response } from 'express';
 import { fileName, serveMedia } from '../shared/media.ts';
+import { serveSearch } from '../shared/search.ts';
 import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
 import { door, sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
@@ -49,6 +50,7 @@ function shareRouter(world: StandInWorld): Router {
   const router = Router();
   serveMedia(router, folder);
   serveOEmbed(router, (url) => answerFor(url, world));
+  serveSearch(router, { id: 'lanternreel', name: NAME, pathOf }, world, 'rss');
   router.get(['/see/:id', '/upright/:id', '/run/:id', '/onair/:id'], (request, response) => {
     const item = world.items.find((i) => i.id === request.params.id);
     if (!item) return gone(response, 404, 'No such reel');

@@ -24,6 +24,7 @@ const host: Host = {
   id: 'loopwick',
   name: 'Loopwick',
   folder: import.meta.dirname,
+  searched: 'suggestions',
   paths: ['/l/:name'],
   pathOf: (item) => `/l/${wordsOf(item)}-${item.id}`,
   find: byId(/^\/(?:l|m|f)\/(?:.*-)?([0-9][a-z0-9]{4})(?:\.webm)?$/),

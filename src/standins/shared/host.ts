@@ -3,6 +3,7 @@ import { addressOf, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
 import { fileName, serveMedia } from './media.ts';
 import { serveOEmbed, type OEmbedAnswer } from './oembed.ts';
+import { serveSearch, type SearchedAs } from './search.ts';
 import { asJson, template } from './render.ts';
 
 const here = import.meta.dirname;
@@ -26,6 +27,8 @@ export interface Host {
   codeOf: (item: DemoItem, world: StandInWorld) => string;
   /** Size and further fields of its oEmbed answer; null where it answers for none. */
   answer: (item: DemoItem) => Record<string, string | number> | null;
+  /** In what it answers when it is searched; absent where it cannot be. */
+  searched?: SearchedAs;
   /** Why the share page may not be seen, as a status and words. */
   closed?: (item: DemoItem, request: Request) => { status: number; words: string } | null;
 }
@@ -38,6 +41,7 @@ export function shareRouter(host: Host, world: StandInWorld): Router {
     const item = URL.canParse(url) ? host.find(new URL(url).pathname, world) : undefined;
     return item ? answerFor(host, item, world) : null;
   });
+  if (host.searched) serveSearch(router, host, world, host.searched);
   router.get([...host.paths], (request, response) => {
     const item = host.find(request.path, world);
     response.set('X-Frame-Options', 'DENY');

@@ -30,6 +30,7 @@ const host: Host = {
   id: 'waymoss',
   name: 'Waymoss',
   folder: import.meta.dirname,
+  searched: 'rss',
   paths: ['/place/:name', '/at/:spot'],
   pathOf: ({ id }) => `/place/${id}`,
   find: (path, world) => {

@@ -1,13 +1,23 @@
-import { useEffect, useRef, type ClipboardEvent, type ReactElement } from 'react';
+import { Suspense, useEffect, useRef, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { bringIn } from '../../../core/pipeline.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
 import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { lazily } from '../../ui/lazily.ts';
 
 /** More than this is not laid into a field; it is told by its length. */
 const SHOWN = 20_000;
+
+/** Only who has a name and no link has need of it. */
+const FindByName = lazily(
+  () => import('./FindByName.tsx').then((module) => module.FindByName),
+  () => null,
+);
+/** A few words on one line, in which there is neither a link nor code. */
+const isName = (text: string, refusal: string | undefined): boolean =>
+  refusal === 'nothingFound' && /^\s*[^\n<>{}[\]]{2,100}\s*$/.test(text) && /\p{L}{2}/u.test(text);
 
 export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   const dispatch = useAppDispatch();
@@ -54,6 +64,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         {missing && <p>Nothing is saved in this browser under that address. Here is an example instead.</p>}
         <BatchRowNote />
         <FoundPlayer />
+        <Suspense fallback={null}>{isName(text, refusal?.code) && <FindByName key={text} words={text.trim()} />}</Suspense>
         {refusal && (
           <p className={text.trim() === '' ? 'quiet' : 'wrong'}>
             {sayRefusal(refusal)}

@@ -267,6 +267,10 @@ export const cardSchema = z
     settings: z.partialRecord(settingId, z.union([honoured, byOrigin, gone])).default({}),
     packs: z.record(word, pack).default({}).describe('Parameters that hold several settings'),
     tracking: z.array(z.string()).default([]),
+    search: z
+      .strictObject({ description: z.url({ protocol: /^https?$/ }).max(400).describe('An OpenSearch description document') })
+      .optional()
+      .describe('Where it can be searched by name'),
     oembed: z.strictObject({ endpoint: template, duration: field.optional(), pages: field.optional() }).optional(),
     player: z
       .strictObject({

@@ -109,7 +109,7 @@ export interface CardChange {
 }
 
 const LISTED = ['origins', 'identifiers', 'targets', 'settings', 'packs'] as const;
-const WHOLE = ['name', 'tracking', 'oembed', 'player'] as const;
+const WHOLE = ['name', 'tracking', 'oembed', 'search', 'player'] as const;
 
 export function cardChanges(before: HostCard, after: HostCard): CardChange[] {
   const parts = (card: HostCard): Map<string, unknown> =>

@@ -71,6 +71,10 @@ describe('what comes in becomes rows', () => {
         [SOUND, 'E', '', ''],
       ],
     });
+    const numbers = `<rss><channel><item><title>Miller&#8217;s &#x2F; &amp;#8217;</title><link>${VIDEO.replaceAll('/', '&#x2F;')}</link></item></channel></rss>`;
+    expect(readTable(numbers).rows).toEqual([[VIDEO, 'Miller’s / &#8217;', '', '']]);
+    const own = `<?xml version="1.0"?><!DOCTYPE rss [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><rss><channel><item><title>&b;</title><link>${VIDEO}</link></item></channel></rss>`;
+    expect(readTable(own).rows).toEqual([[VIDEO, '&b;', '', '']]);
     const atom = `<feed xmlns="http://www.w3.org/2005/Atom"><entry><title type="html">T</title><link rel="edit" href="http://a.example/"/><link href="${VIDEO}"/><published>2027-01-12T00:00:00Z</published></entry></feed>`;
     expect(readTable(atom).rows).toEqual([[VIDEO, 'T', '', '2027-01-12']]);
   });

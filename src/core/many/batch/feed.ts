@@ -1,5 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import { z } from 'zod';
+import { parseTime } from '../../model/time.ts';
 import { wordsOfMarkup } from './wordsOfMarkup.ts';
 
 /** Text of an element, whether it stands alone, has attributes, or is CDATA. */
@@ -23,36 +24,71 @@ const entry = z.looseObject({
   summary: words.default(''),
   pubDate: words.default(''),
   published: words.default(''),
+  'media:content': many(z.looseObject({ '@duration': z.string().optional() })).catch([]),
+  'media:thumbnail': many(z.looseObject({ '@url': z.string() })).catch([]),
 });
 const rss = z.looseObject({ rss: z.looseObject({ channel: z.looseObject({ item: many(entry) }) }) });
 const atom = z.looseObject({ feed: z.looseObject({ entry: many(entry) }) });
 
+/** Those of signs take the place of something longer; more of them than any feed has. */
+const MOST_ENTITIES = 20_000_000;
+
 const HEAD = ['link', 'title', 'description', 'published'];
 
-/** The entries of a feed (RSS 2.0; Atom, RFC 4287), the page of each as its link, or else its file; null where it is none. */
+/** One entry of a feed. `seconds` and `cover` as Media RSS 1.5 tells them. */
+export interface FeedEntry {
+  link: string;
+  title: string;
+  words: string;
+  /** `2027-01-11`, or empty. */
+  day: string;
+  seconds?: number | undefined;
+  cover?: string | undefined;
+}
+
+/** The entries of a feed as a table, those without a link left out; null where it is none. */
 export function readFeed(text: string): { head: string[]; rows: string[][] } | null {
+  const entries = feedEntries(text);
+  const rows = entries?.filter(({ link }) => link !== '').map(({ link, title, words: told, day }) => [link, title, told, day]);
+  return rows ? { head: HEAD, rows } : null;
+}
+
+/** The entries of a feed (RSS 2.0; Atom, RFC 4287), the page of each as its link, or else its file; null where it is none. */
+export function feedEntries(text: string): FeedEntry[] | null {
   if (!/^\s*<(\?xml|rss|feed)\b/.test(text)) return null;
   let data: unknown;
   try {
-    // Entities of a document's own making are not expanded, so that none can grow without end.
     data = new XMLParser({
       ignoreAttributes: false,
       attributeNamePrefix: '@',
       parseTagValue: false,
-      processEntities: { enabled: true, maxTotalExpansions: 100_000 },
-    }).parse(text);
+      // Numbers of signs too, which feeds are full of.
+      htmlEntities: true,
+      processEntities: { enabled: true, maxTotalExpansions: MOST_ENTITIES, maxExpandedLength: MOST_ENTITIES },
+    }).parse(withoutDoctype(text));
   } catch {
     return null;
   }
   const entries = rss.safeParse(data).data?.rss.channel.item ?? atom.safeParse(data).data?.feed.entry;
   if (!entries) return null;
-  const rows = entries.map((one) => [
-    linkOf(one.link) ?? one.enclosure?.['@url'] ?? '',
-    one.title,
-    wordsOfMarkup(one.description || one.summary),
-    dayOf(one.pubDate || one.published),
-  ]);
-  return { head: HEAD, rows: rows.filter(([link]) => link !== '') };
+  return entries.map((one) => ({
+    link: linkOf(one.link) ?? one.enclosure?.['@url'] ?? '',
+    title: one.title,
+    words: wordsOfMarkup(one.description || one.summary),
+    day: dayOf(one.pubDate || one.published),
+    seconds: parseTime(one['media:content'].find((content) => content['@duration'])?.['@duration'] ?? ''),
+    cover: one['media:thumbnail'][0]?.['@url'],
+  }));
+}
+
+/** Entities of a document’s own making are not read, so that none can grow without end; one is declared at most (XML 1.0, section 2.8). */
+function withoutDoctype(text: string): string {
+  const from = text.indexOf('<!DOCTYPE');
+  if (from < 0) return text;
+  const close = text.indexOf('>', from);
+  const open = text.indexOf('[', from);
+  const end = open > 0 && open < close ? text.indexOf('>', text.indexOf(']', open)) : close;
+  return end < 0 ? '' : text.slice(0, from) + text.slice(end + 1);
 }
 
 function linkOf(links: z.infer<typeof entry>['link']): string | undefined {
