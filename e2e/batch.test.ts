@@ -112,7 +112,7 @@ async function withFiles<Result>(
 
 /** What the command line prints, beside the server that runs here. */
 function cli(args: readonly string[]): Promise<string> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'src/cli/main.ts', ...args], {
+  const child = spawn(process.execPath, ['dist/node/cli.js', ...args], {
     cwd: join(import.meta.dirname, '..'),
     env: { ...process.env, PORT: String(world.server.port) },
     stdio: ['ignore', 'pipe', 'ignore'],

@@ -3,11 +3,12 @@ import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuild, ensurePackages, ensurePrograms, root } from './setup.mjs';
+import { ensureBuild, ensureNodeBuild, ensurePackages, ensurePrograms, root } from './setup.mjs';
 
 ensurePackages();
 ensurePrograms({ chromium: 'chromium', java: 'default-jre-headless' });
 ensureBuild();
+ensureNodeBuild();
 
 const bin = (path) => join(root, 'node_modules', path);
 const checks = {

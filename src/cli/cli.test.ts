@@ -2,21 +2,26 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, describe, expect, test } from 'vitest';
+import { pathToFileURL } from 'node:url';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readSites } from '../standins/world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 
+const root = join(import.meta.dirname, '../..');
+
+/** As `npm run cli` runs it: built, unless that is done already. */
+beforeAll(() => {
+  const build = `import('${pathToFileURL(join(root, 'scripts/setup.mjs')).href}').then((setup) => setup.ensureNodeBuild())`;
+  spawnSync(process.execPath, ['-e', build], { cwd: root });
+}, 120_000);
+
 function cli(args: string[], input = '', env: Record<string, string> = {}) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', join(import.meta.dirname, 'main.ts'), ...args],
-    {
-      input,
-      encoding: 'utf8',
-      env: { ...process.env, ...env },
-    },
-  );
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'dist/node/cli.js'), ...args], {
+    input,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+  });
   return { status, stdout, stderr };
 }
 

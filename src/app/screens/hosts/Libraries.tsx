@@ -23,7 +23,8 @@ export function Libraries(): ReactElement {
   };
   const submit = (event: SubmitEvent<HTMLFormElement>): void => {
     event.preventDefault();
-    void look(String(new FormData(event.currentTarget).get('address')).trim());
+    const { value } = event.currentTarget.elements.namedItem('address') as HTMLInputElement;
+    void look(value.trim());
   };
   const take = async (library: KeptLibrary, chosen: readonly LibraryStep[]): Promise<void> => {
     await takeFromLibrary(store, library, chosen);
