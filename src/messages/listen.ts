@@ -30,12 +30,15 @@ const FIELDS: { readonly [field: string]: string } = {
   page: 'the page',
 };
 
+/** How often a player has said something so far. */
+export const sayHeard = (count: number): string =>
+  count === 0 ? 'It has said nothing yet.' : `It has said something ${count === 1 ? 'once' : `${count} times`}.`;
+
 /** What was made of what a player said. */
 export function sayListened({ player, heard, passed }: Listened): string[] {
   const lost = passed > 0 ? [`${passed} more were too large, or too many, to be looked at.`] : [];
   if (!player && heard === 0) return ['It said nothing. The player of this host tells nothing of itself.', ...lost];
-  if (!player)
-    return [`It said something ${heard} times, and nothing could be made of it. Listen again, and let it play longer.`, ...lost];
+  if (!player) return [`It said something, and nothing could be made of it. Listen again, and let it play longer.`, ...lost];
   const events = Object.entries(player.events).map(([name, event]) => `“${name}” says ${EVENTS[event]}`);
   const fields = Object.entries(player.fields).map(([field, { at, unit }]) => {
     return `“${at}” is ${FIELDS[field] ?? field}${unit === 'ms' ? ', in thousandths of a second' : ''}`;

@@ -1,3 +1,4 @@
+import './ownParameters.css';
 import { Suspense, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { replaceParameter } from '../../../core/live/replaceParameter.ts';

@@ -29,6 +29,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
     if (opened && document.activeElement === field.current) field.current?.select();
   }, [id, opened]);
   const { refusal } = useAppSelector(selectRecognised);
+  const named = isName(text, refusal?.code);
   const onPaste = (event: ClipboardEvent<HTMLTextAreaElement>): void => {
     const { selectionStart, selectionEnd, value } = event.currentTarget;
     const whole = value === '' || (selectionStart === 0 && selectionEnd === value.length) || value.length !== text.length;
@@ -52,7 +53,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         spellCheck={false}
         wrap="off"
         placeholder="Paste a share link or an embed code here, or anywhere on the Bench"
-        aria-invalid={refusal !== undefined && text !== ''}
+        aria-invalid={refusal !== undefined && text !== '' && !named}
         aria-describedby="paste-answer"
         value={long ? `${text.length.toLocaleString('en')} characters pasted: ${text.slice(0, 60)} …` : text}
         onFocus={(event) => event.currentTarget.select()}
@@ -64,9 +65,9 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         {missing && <p>Nothing is saved in this browser under that address. Here is an example instead.</p>}
         <BatchRowNote />
         <FoundPlayer />
-        <Suspense fallback={null}>{isName(text, refusal?.code) && <FindByName key={text} words={text.trim()} />}</Suspense>
+        <Suspense fallback={null}>{named && <FindByName key={text} words={text.trim()} />}</Suspense>
         {refusal && (
-          <p className={text.trim() === '' ? 'quiet' : 'wrong'}>
+          <p className={named || text.trim() === '' ? 'quiet' : 'wrong'}>
             {sayRefusal(refusal)}
             {refusal.code === 'notForVisitors' && (
               <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(refusal.instead))}>

@@ -40,7 +40,7 @@ const STANDING: { readonly [K in Kind]?: string } = {
   loop: 'A short loop: it begins again and again by itself.',
   album: 'An album: visitors go from photo to photo themselves.',
   picture: 'A picture: it stands there.',
-  page: 'Nothing is known of what happens in this frame; only the frame itself can be set.',
+  page: 'Nothing is known yet of what happens in this frame.',
 };
 const NEAREST = 19;
 

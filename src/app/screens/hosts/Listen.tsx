@@ -5,7 +5,7 @@ import type { HostCard } from '../../../core/known/hosts/card.ts';
 import type { Item } from '../../../core/model/item.ts';
 import { TURNS } from '../../../core/proof/playThrough/question.ts';
 import { listen, type Did, type Listened } from '../../../core/teach/listen.ts';
-import { LISTENING, sayListened } from '../../../messages/listen.ts';
+import { LISTENING, sayHeard, sayListened } from '../../../messages/listen.ts';
 import { exampleOf, hear, type Hearing } from '../../proof/hear.ts';
 import { keepCards } from '../../state/ownCards.ts';
 import type { Store } from '../../state/store.ts';
@@ -31,6 +31,7 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
     setCount(0);
     setStep(0);
     hearing.current = hear(store, { item, holder: holder.current!, heard: () => setCount((before) => before + 1) });
+    holder.current!.scrollIntoView({ block: 'end' });
   };
   const next = (did: Did | null): void => {
     const { current } = hearing;
@@ -50,7 +51,7 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
       <h3>Its player</h3>
       <div role="status">
         {now && <p>{now.asked}</p>}
-        {now && <p className="quiet">{count === 0 ? 'It has said nothing yet.' : `It has said something ${count} times.`}</p>}
+        {now && <p className="quiet">{sayHeard(count)}</p>}
         {found && <Found found={found} />}
         {!now && !found && (
           <p>
