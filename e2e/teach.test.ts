@@ -92,7 +92,7 @@ describe('a host in nobody’s book', () => {
       const link = `${world.host('brackwater')}/?e=5f0c7a52-1d34-4b8e-9a61-70b2c8d91e40`;
       await teach(page, link);
       await bringIn(page, `${world.host('brackwater')}/?e=c81e0b93-6f27-4d15-8f0e-2a9d54b7f318`);
-      await press(page, 'button', `Use play.brackwater.localhost:${world.server.port}/x/88120`);
+      await waitForCode(page, `play.brackwater.localhost:${world.server.port}/x/88120`);
       await choose(page, 'waits for a press', 'Autoplay', 'on');
       await type(page, 'from the start', 'Start time', '0:05');
       const code = await copyCode(page);

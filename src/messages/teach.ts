@@ -24,7 +24,7 @@ const WHY: Record<Why, string> = {
   otherHost: 'It is of another host than most of the examples. Teach each host by itself.',
   alone: 'Nothing was brought that goes with it: a link needs its code, and a code its link.',
   asked: 'Its code has more than the plain one. Say what that does.',
-  innerPart: 'Its frame address holds something that is not in the link.',
+  innerPart: 'Its frame address holds something that is not in the link, so its page is asked for it.',
   notSeen: 'Its code does not differ from the plain one in a way that can be told.',
   otherwise: 'What the other examples show makes another code of its link.',
   refused: 'What it shows cannot be said in a host card.',
@@ -107,7 +107,7 @@ export function sayQuestion(question: Question): string {
     case 'secondItem':
       return 'Paste the link and the code of a second item, so that it shows which part names it.';
     case 'innerPart':
-      return `The frame address holds something that is not in the link${question.part === undefined ? '' : ` (${sayPlace(question.part)})`}. Links must be opened on the Bench, where their page is asked for it.`;
+      return `The frame address holds something that is not in the link${question.part === undefined ? '' : ` (${sayPlace(question.part)})`}. Its pages are asked for it, on the Bench, in a batch, and on the command line with --ask.`;
     case 'twoAtOnce':
       return `Paste a code with two of these set at once, to show what stands between them: ${question.settings.map(label).join(', ')}.`;
     case 'otherValue':

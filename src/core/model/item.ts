@@ -52,6 +52,8 @@ export interface Item {
   running?: readonly Running[];
   /** A plain link of a host that no card knows: the page itself would be framed. */
   plain?: true;
+  /** Of a plain link: the name of its host, where a card says that the page must be asked for the player. */
+  asks?: string;
   /** Names of other cards that claim this link just as well. */
   rivals?: readonly string[];
 }

@@ -19,6 +19,7 @@ export function withBefore(card: HostCard, before: HostCard | undefined): { card
     packs,
     settings: { ...Object.fromEntries(left), ...card.settings },
     tracking: [...new Set([...before.tracking, ...card.tracking])],
+    asks: [...new Set([...before.asks, ...card.asks])],
     ...(before.oembed && { oembed: before.oembed }),
     ...(before.search && { search: before.search }),
     ...(before.player && { player: before.player }),

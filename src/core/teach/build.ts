@@ -196,6 +196,7 @@ export function buildCard(
     links,
     settings: Object.fromEntries(settings.map((setting) => [setting.id, settingInput(setting, draft, kinds)])),
     packs: Object.fromEntries(draft.packs),
+    asks: [...draft.asks],
     tracking: [...draft.noise].filter((name) => !draft.reads.some((one) => one.name === name)).sort(),
   };
   const result = cardSchema.safeParse(input);

@@ -57,6 +57,8 @@ export interface Draft {
   reads: { in: 'query' | 'fragment'; name: string; setting: SettingId; spelling: Spelling }[];
   /** Parameters of links that lead nowhere. */
   noise: ReadonlySet<string>;
+  /** Origins of links whose pages must be asked, since their frames hold more. */
+  asks: readonly string[];
 }
 
 const NAMES = ['id', 'key', 'part3', 'part4', 'part5', 'part6', 'part7'];

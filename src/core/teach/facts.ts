@@ -41,6 +41,12 @@ export function factsOf(
     facts.push({ at: `/targets/${target.name}/fit`, certainty: 'likely', from });
     facts.push({ at: `/targets/${target.name}/kind`, certainty: 'likely', from });
   }
+  if (draft.asks.length > 0)
+    facts.push({
+      at: '/asks',
+      certainty: 'likely',
+      from: [...new Set(facts.flatMap((fact) => fact.from))].sort((a, b) => a - b),
+    });
   for (const { id, from, certain } of settings)
     if (card.settings[id])
       facts.push({ at: `/settings/${id}`, certainty: certain && !from.some((i) => wrong.has(i)) ? 'certain' : 'likely', from });

@@ -61,6 +61,7 @@ export function learn(examples: readonly Example[], options: LearnOptions): Lear
     origins: { reduced: new Set() },
     reads: readsOf(solved, observations),
     noise: noiseOf(solved, observations),
+    asks: inner ? askedOrigins(ofHost.pairs, targets) : [],
   };
   const naming = namingOf(pairs, options);
   const plain = buildCard(draft, [], naming);
@@ -227,6 +228,12 @@ const fragmentOf = ({ fragment }: Seen): Parameter[] =>
     const at = raw.indexOf('=');
     return at < 1 ? [] : [{ in: 'fragment' as const, name: raw.slice(0, at), value: raw.slice(at + 1), raw }];
   });
+
+/** Where the links are whose frames hold more than they do. */
+function askedOrigins(pairs: readonly Pair[], targets: readonly DraftTarget[]): string[] {
+  const frames = new Set(targets.map(({ origin }) => origin));
+  return [...new Set(pairs.map(({ link }) => link.origin))].filter((origin) => !frames.has(origin)).sort();
+}
 
 /** Parameters of links of this host that no frame takes up. */
 function noiseOf(solved: readonly Solved[], observations: readonly Observation[]): Set<string> {

@@ -160,6 +160,22 @@ describe('ways of hosts', () => {
     for (const [link, settings, frame] of made) expect(frameOf(link, settings, book)).toBe(frame);
   });
 
+  test('links that say less than their frames are asked of their pages, and told so', () => {
+    const { card, facts } = learn(
+      examplesFor([
+        ['https://media.example/?e=aaaa-1', `${play}/x/9911`],
+        ['https://media.example/?e=bbbb-2', `${play}/x/7755`],
+      ]),
+      { today },
+    );
+    expect(card!.asks).toEqual(['https://media.example']);
+    expect(facts).toContainEqual({ at: '/asks', certainty: 'likely', from: expect.arrayContaining([]) as number[] });
+    const taught = makeBook([card!]);
+    expect(bringIn('https://media.example/?e=cccc-3', taught)[0]!.item).toMatchObject({ plain: true, asks: 'Media' });
+    expect(bringIn(`${play}/x/1234`, taught)[0]!.item).toMatchObject({ host: 'media' });
+    expect(bringIn('https://elsewhere.example/', taught)[0]!.item!.asks).toBeUndefined();
+  });
+
   test('a card learnt again keeps what was said by hand, and takes what examples show', () => {
     const first = learn(examplesFor([...plain, [`${see}/k1a`, `${play}/k1a?from=72`, { start: 72 }]]), { today });
     const before = cardSchema.parse({

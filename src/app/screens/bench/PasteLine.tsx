@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useRef, type ClipboardEvent, type ReactElement } from 'react';
+import { Suspense, useEffect, useMemo, useRef, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { bringIn } from '../../../core/pipeline.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
@@ -90,13 +90,24 @@ function FoundPlayer(): ReactElement | null {
   const link = useAppSelector(
     (state) => selectItem(state)?.form === 'address' && selectRecognised(state).candidate.source === 'link',
   );
+  const asks = useAppSelector((state) => selectItem(state)?.asks);
   const book = useAppSelector(selectBook);
   const answers = useAppSelector((state) => state.world.serverAnswers);
+  const usable = useMemo(
+    () => (link && resolved?.found ? bringIn(resolved.found.text, book).find(({ item }) => item) : undefined),
+    [link, resolved, book],
+  );
+  // A card says that the page is to be asked: what it answers is taken at once, but not again where somebody went back.
+  const taken = useRef(new Set<string>());
+  useEffect(() => {
+    if (asks === undefined || !usable || taken.current.has(resolved!.found!.text)) return;
+    taken.current.add(resolved!.found!.text);
+    dispatch(textEdited(resolved!.found!.text));
+  }, [asks, usable, resolved, dispatch]);
   if (!link) return null;
   // The line stands from the start: an answer that comes late may not move what a publisher is about to press.
   if (!resolved) return answers ? <p className="quiet">The page is being asked for its player.</p> : null;
   const { found, refused } = resolved;
-  const usable = found && bringIn(found.text, book).find(({ item }) => item);
   if (usable?.item)
     return (
       <p>

@@ -44,6 +44,8 @@ export interface HostBook {
   byShortcode: Lookup<readonly CodeTarget[]>;
   byHost: Lookup<readonly HostEntry[]>;
   byId: Lookup<CompiledCard>;
+  /** Names of hosts whose pages must be asked for the player, by host name. */
+  asked: ReadonlyMap<string, string>;
 }
 
 /**
@@ -54,7 +56,9 @@ export function makeBook(cards: readonly HostCard[]): HostBook {
   const known = new Map(cards.map((card) => [card.id, card]));
   const byId = compiledOnce([...known], compileCard);
   const [hosts, scripts, shortcodes] = [new Named<Placed>(), new Named<Placed>(), new Named<Placed>()];
-  for (const { id, origins, targets } of known.values()) {
+  const asked = new Map<string, string>();
+  for (const { id, name, origins, targets, asks } of known.values()) {
+    for (const address of asks) asked.set(address.replace(/^https?:\/\//, ''), name);
     for (const [group, addresses] of Object.entries(origins))
       for (const address of addresses) hosts.add(address.replace(/^https?:\/\//, ''), { id, part: group });
     for (const [part, { script, shortcode }] of Object.entries(targets)) {
@@ -67,6 +71,7 @@ export function makeBook(cards: readonly HostCard[]): HostBook {
   const targetOf = ({ id, part }: Placed): CodeTarget => ({ card: byId.get(id)!, target: byId.get(id)!.targets.get(part)! });
   return {
     byId,
+    asked,
     byHost: compiledOnce(hosts.all, (places, host) => places.map((place) => entryOf(place, host.startsWith('*.')))),
     byScript: compiledOnce(scripts.all, (places) => places.map(targetOf)),
     byShortcode: compiledOnce(shortcodes.all, (places) => places.map(targetOf)),
@@ -119,9 +124,15 @@ export const isStrange =
   ({ address }: Running): boolean =>
     address === undefined || !byScript.has(scriptKey(address));
 
+/** The name of the host whose page must be asked for its player; undefined where links say enough, or nothing is known. */
+export const askedOf = ({ asked }: HostBook, host: string): string | undefined =>
+  asked.size === 0 ? undefined : (asked.get(host) ?? asked.get(anySubdomain(host)));
+
+const anySubdomain = (host: string): string => `*${host.slice(Math.max(host.indexOf('.'), 0))}`;
+
 /** What the cards say of an address's host: by its whole name, and of those with any subdomain. */
 export function entriesOf({ byHost }: HostBook, host: string): readonly HostEntry[] | undefined {
-  const [named, wild] = [byHost.get(host), byHost.get(`*${host.slice(Math.max(host.indexOf('.'), 0))}`)];
+  const [named, wild] = [byHost.get(host), byHost.get(anySubdomain(host))];
   return named && wild ? [...named, ...wild] : (named ?? wild);
 }
 

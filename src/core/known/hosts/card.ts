@@ -268,9 +268,19 @@ export const cardSchema = z
     packs: z.record(word, pack).default({}).describe('Parameters that hold several settings'),
     tracking: z.array(z.string()).default([]),
     search: z
-      .strictObject({ description: z.url({ protocol: /^https?$/ }).max(400).describe('An OpenSearch description document') })
+      .strictObject({
+        description: z
+          .url({ protocol: /^https?$/ })
+          .max(400)
+          .describe('An OpenSearch description document'),
+      })
       .optional()
       .describe('Where it can be searched by name'),
+    asks: z
+      .array(originAddress)
+      .max(20)
+      .default([])
+      .describe('Origins whose links do not say enough: their pages are asked for the player'),
     oembed: z.strictObject({ endpoint: template, duration: field.optional(), pages: field.optional() }).optional(),
     player: z
       .strictObject({

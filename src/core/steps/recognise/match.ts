@@ -1,4 +1,4 @@
-import { entriesOf, formsFor, type HostBook, type HostEntry } from '../../known/hosts/book.ts';
+import { askedOf, entriesOf, formsFor, type HostBook, type HostEntry } from '../../known/hosts/book.ts';
 import type { CompiledForm } from '../../known/hosts/compile.ts';
 import type { Refusal } from '../../model/candidate.ts';
 import { own } from '../../model/own.ts';
@@ -29,6 +29,7 @@ export function matchLink(address: Address, book: HostBook): LinkMatch | { refus
       ? matchEntry(entries[0]!, address, book)
       : mostSpecific(entries.map((entry) => matchEntry(entry, address, book)));
   if ('form' in found || found.refusal) return found as LinkMatch | { refusal: Refusal };
+  if (askedOf(book, address.host) !== undefined) return null;
   const { card } = entries[0]!.card;
   return { refusal: { code: 'linkUnknown', host: card.name, example: card.links[0]!.examples[0]! } };
 }

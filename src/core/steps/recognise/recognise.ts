@@ -1,4 +1,4 @@
-import { isStrange, type HostBook } from '../../known/hosts/book.ts';
+import { askedOf, isStrange, type HostBook } from '../../known/hosts/book.ts';
 import { isHonoured, placeOf } from '../../known/hosts/compile.ts';
 import type { Candidate, Refusal } from '../../model/candidate.ts';
 import type { Item } from '../../model/item.ts';
@@ -33,14 +33,16 @@ function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   if (match && 'refusal' in match) return match;
   const unplayable = match ? null : refusedFile(address);
   if (unplayable) return { refusal: unplayable };
-  const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownPage(candidate, address));
+  const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownPage(candidate, address, book));
   const marked = candidate.attributes.length > 0 || candidate.wrapper !== undefined || candidate.source === 'media';
   return { item: marked ? withMarkup(item, candidate, book) : item };
 }
 
-function unknownPage({ source }: Candidate, address: Address): Item {
+function unknownPage({ source }: Candidate, address: Address, book: HostBook): Item {
   const item = unknownItem(address);
-  return source === 'link' || source === 'markdown' ? { ...item, plain: true } : item;
+  if (source !== 'link' && source !== 'markdown') return item;
+  const asks = askedOf(book, address.host);
+  return { ...item, plain: true, ...(asks !== undefined && { asks }) };
 }
 
 function knownItem(match: LinkMatch, address: Address): Item {
