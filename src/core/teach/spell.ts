@@ -178,13 +178,18 @@ const SCALES: Readonly<Record<string, readonly number[]>> = {
 };
 
 /** Every spelling that can be said and that fits all of them, the plainest first. */
-function fitting(type: string, spelt: readonly Spelt[]): Spelling[] {
+function fitting(setting: SettingId, spelt: readonly Spelt[]): Spelling[] {
+  const { type } = settingOf(setting).value;
   const bare: Spelling[] = [
     ...(FORMS_OF[type] ?? []).map((form): Spelling => ({ form })),
     ...(SCALES[type] ?? []).map((by): Spelling => ({ form: 'scaled', by: Math.round(by * 1e6) / 1e6 })),
   ];
   const decorated = bare.flatMap((spelling) => decorate(spelling, spelt[0]!));
-  const dressed = (spelling: Spelling): number => ('before' in spelling || 'after' in spelling ? 1 : 0);
+  const dressed = (spelling: Spelling): number => {
+    // What lasts some seconds is told in seconds alone: `4s` is hardly ever the end of `1m4s` there.
+    if (setting === 'interval' && spelling.form === 'units') return 2;
+    return 'before' in spelling || 'after' in spelling ? 1 : 0;
+  };
   return decorated
     .filter((spelling) => spelt.every(({ value, text }) => reads(spelling, { value, text })))
     .sort((a, b) => dressed(a) - dressed(b));
@@ -236,7 +241,7 @@ export function learnSpelling(setting: SettingId, spelt: readonly Spelt[]): Lear
   if (type.type === 'switch') return switchSpelling(spelt);
   if (type.type === 'choice') return choiceSpelling(spelt, type.options);
   if (type.type === 'set') return listSpelling(spelt);
-  const all = fitting(type.type, spelt);
+  const all = fitting(setting, spelt);
   const [first] = all;
   if (!first) {
     const words = wordsOf(spelt);
