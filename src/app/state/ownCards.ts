@@ -2,7 +2,7 @@ import type { HostCard } from '../../core/known/hosts/card.ts';
 import { readJson } from '../../core/model/json.ts';
 import { loadCards, type CardProblem } from '../../core/known/hosts/loadCards.ts';
 import { providersSchema } from '../../core/known/hosts/providers.ts';
-import type { Example } from '../../core/teach/examples.ts';
+import type { Lesson } from '../../core/teach/examples.ts';
 import { savePreference } from '../storage/database.ts';
 import { removeCard, saveCards, saveTaught } from '../storage/own.ts';
 import type { Store } from './store.ts';
@@ -44,8 +44,8 @@ const sharesOrigin = (a: HostCard, b: HostCard): boolean => {
     .some((origin) => origins.has(origin));
 };
 
-/** Keeps a card with the examples that it was learnt from; one of another host that has its name by chance stays. */
-export async function keepTaught(store: Store, learnt: HostCard, examples: readonly Example[]): Promise<void> {
+/** Keeps a card with what it was learnt from; one of another host that has its name by chance stays. */
+export async function keepTaught(store: Store, learnt: HostCard, lesson: Omit<Lesson, 'id'>): Promise<void> {
   const { cards, ownCards } = store.getState().world;
   const all = [...cards, ...ownCards];
   const named = all.filter(({ id }) => id === learnt.id);
@@ -53,7 +53,7 @@ export async function keepTaught(store: Store, learnt: HostCard, examples: reado
   const card = taken ? { ...learnt, id: freeId(learnt.id, new Set(all.map(({ id }) => id))) } : learnt;
   const others = store.getState().world.ownCards.filter(({ id }) => id !== card.id);
   store.dispatch(ownCardsRead([...others, card]));
-  await saveTaught(card, examples).catch(() => store.dispatch(storageFound('missing')));
+  await saveTaught(card, lesson).catch(() => store.dispatch(storageFound('missing')));
 }
 
 export async function dropCard(store: Store, id: string): Promise<void> {

@@ -1,8 +1,9 @@
 import type { Item, Parameter } from '../../core/model/item.ts';
 import { escapeHtml } from '../../core/model/markup/escape.ts';
-import type { Example } from '../../core/teach/examples.ts';
+import { NOTHING_PUT_RIGHT, type Example, type Lesson } from '../../core/teach/examples.ts';
 import type { Guess } from '../../core/teach/guess.ts';
 import { learn } from '../../core/teach/learn.ts';
+import { withParts } from '../../core/teach/parts.ts';
 import { settled, withProposal, type Proposal } from '../../core/teach/propose.ts';
 import { findLesson } from '../storage/own.ts';
 import { changed } from './bench.ts';
@@ -16,7 +17,8 @@ export async function teachParameter(
   item: Pick<Item, 'host' | 'frame' | 'canonical'>,
   { parameter, guess: { setting, value } }: { parameter: Parameter; guess: Guess },
 ): Promise<boolean> {
-  const before = item.host === null ? [] : await findLesson(item.host).catch(() => []);
+  const lesson = await lessonOf(item.host);
+  const before = lesson.examples;
   const plain = item.frame ?? item.canonical;
   const sign = parameter.in === 'fragment' ? '#' : plain.includes('?') ? '&' : '?';
   const link = before.find((one) => one.code?.includes(plain))?.link ?? plain;
@@ -25,9 +27,11 @@ export async function teachParameter(
     { link, code: codeOf(plain) },
     { link, code: codeOf(plain + sign + parameter.raw), settings: { [setting]: value } },
   ];
-  const { card, unexplained } = learn(examples, { today: today() });
+  const own = store.getState().world.ownCards.find(({ id }) => id === item.host);
+  const { card: learnt, unexplained } = learn(examples, { today: today(), before: own });
+  const card = learnt && withParts(learnt, lesson.putRight.parts);
   if (!card || unexplained.some(({ example }) => example === examples.length - 1)) return false;
-  await keepTaught(store, card, examples);
+  await keepTaught(store, card, { ...lesson, examples });
   return true;
 }
 
@@ -38,12 +42,13 @@ export async function keepProposal(
   proposal: Proposal,
 ): Promise<boolean> {
   const { ownCards } = store.getState().world;
-  const before = item.host === null ? [] : await findLesson(item.host).catch(() => []);
+  const lesson = await lessonOf(item.host);
+  const before = lesson.examples;
   const plain = item.frame ?? item.canonical;
   const examples = before.length > 0 ? before : [{ link: plain, code: codeOf(plain) }];
   const card = ownCards.find(({ id }) => id === item.host) ?? learn(examples, { today: today() }).card;
   if (!card) return false;
-  await keepTaught(store, withProposal(card, proposal), examples);
+  await keepTaught(store, withProposal(card, proposal), { ...lesson, examples });
   store.dispatch(changed({ change: { [proposal.setting]: proposal.value } }));
   return true;
 }
@@ -57,6 +62,12 @@ export async function settleProposals(store: Store): Promise<void> {
   await keepCards(store, [after.card]);
   for (const id of after.gone) store.dispatch(changed({ change: { [id]: null } }));
 }
+
+const NO_LESSON: Omit<Lesson, 'id'> = { examples: [], putRight: NOTHING_PUT_RIGHT };
+
+/** What the card of a host was learnt from, as far as it is known. */
+const lessonOf = async (host: string | null): Promise<Omit<Lesson, 'id'>> =>
+  host === null ? NO_LESSON : findLesson(host).catch(() => NO_LESSON);
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 

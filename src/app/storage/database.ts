@@ -20,7 +20,7 @@ export const database = new Dexie('refenestra') as Dexie & {
   batches: EntityTable<{ id: string }, 'id'>;
   libraries: EntityTable<{ address: string }, 'address'>;
   proved: EntityTable<{ id: string }, 'id'>;
-  lessons: EntityTable<{ id: string; examples: unknown }, 'id'>;
+  lessons: EntityTable<{ id: string; examples: unknown; putRight: unknown }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
 database.version(2).stores({ cards: 'id' });

@@ -1,5 +1,5 @@
 import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
-import { examplesSchema, lessonSchema, type Example, type Lesson } from '../../core/teach/examples.ts';
+import { lessonSchema, NOTHING_PUT_RIGHT, type Lesson } from '../../core/teach/examples.ts';
 import { cardProofSchema, type CardProof } from '../../core/teach/prove.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../../core/known/styles/style.ts';
@@ -24,10 +24,9 @@ export async function removeCard(id: string): Promise<void> {
   });
 }
 
-/** The examples that a card was learnt from; none where there are none that can be read. */
-export async function findLesson(id: string): Promise<Example[]> {
-  const row = await database.lessons.get(id);
-  return examplesSchema.shape.examples.safeParse(row?.examples).data ?? [];
+/** What a card was learnt from, and what was put right in it; nothing where there is nothing that can be read. */
+export async function findLesson(id: string): Promise<Lesson> {
+  return lessonSchema.safeParse(await database.lessons.get(id)).data ?? { id, examples: [], putRight: NOTHING_PUT_RIGHT };
 }
 
 export async function listLessons(): Promise<Lesson[]> {
@@ -44,11 +43,11 @@ export async function saveProved(proof: CardProof): Promise<void> {
   await database.proved.put(proof);
 }
 
-/** A card with the examples that it was learnt from: both are kept, or neither. */
-export async function saveTaught(card: HostCard, examples: readonly Example[]): Promise<void> {
+/** A card with what it was learnt from: both are kept, or neither. */
+export async function saveTaught(card: HostCard, { examples, putRight }: Omit<Lesson, 'id'>): Promise<void> {
   await database.transaction('rw', database.cards, database.lessons, async () => {
     await database.cards.put(card);
-    await database.lessons.put({ id: card.id, examples: [...examples] });
+    await database.lessons.put({ id: card.id, examples, putRight });
   });
 }
 

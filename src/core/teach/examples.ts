@@ -25,8 +25,23 @@ export const examplesSchema = z.strictObject({
   examples: z.array(example).max(MOST),
 });
 
+/** What was put right by hand in what examples showed: settings that were taken back, and parts of links. */
+export const putRightSchema = z.strictObject({
+  dropped: z.array(z.string().refine(isSettingId)).max(200).default([]),
+  parts: z
+    .array(z.strictObject({ link: z.string().max(40), segment: z.number().int().min(0).max(100), is: z.enum(['any', 'same']) }))
+    .max(200)
+    .default([]),
+});
+export type PutRight = z.infer<typeof putRightSchema>;
+export const NOTHING_PUT_RIGHT: PutRight = { dropped: [], parts: [] };
+
 /** The examples that a card was learnt from, by its id. */
-export const lessonSchema = z.strictObject({ id: z.string().max(40), examples: examplesSchema.shape.examples });
+export const lessonSchema = z.strictObject({
+  id: z.string().max(40),
+  examples: examplesSchema.shape.examples,
+  putRight: putRightSchema.default(NOTHING_PUT_RIGHT),
+});
 export type Lesson = z.infer<typeof lessonSchema>;
 
 export interface Example {

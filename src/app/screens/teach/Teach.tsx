@@ -30,8 +30,8 @@ export function Teach(): ReactElement {
   );
   useEffect(() => {
     if (id === undefined) return;
-    void findLesson(id).then((examples) => {
-      if (examples.length > 0) step({ do: 'again', examples });
+    void findLesson(id).then(({ examples, putRight }) => {
+      if (examples.length > 0) step({ do: 'again', examples, putRight });
     });
   }, [id]);
   const today = new Date().toISOString().slice(0, 10);
@@ -40,7 +40,10 @@ export function Teach(): ReactElement {
   const asked = questions.filter((one): one is WhatDoes => one.code === 'whatDoes');
   const keep = async (): Promise<void> => {
     if (!card) return;
-    await keepTaught(store, card, lesson.examples);
+    await keepTaught(store, card, {
+      examples: [...lesson.examples],
+      putRight: { dropped: [...lesson.dropped], parts: [...lesson.parts] },
+    });
     const link = lesson.examples.find((one) => one.link !== undefined)?.link;
     if (link === undefined) return void (await navigate(`/hosts/${card.id}`));
     dispatch(broughtIn(link));
@@ -79,6 +82,7 @@ export function Teach(): ReactElement {
               call={(name) => step({ do: 'call', name })}
               judge={(kind) => step({ do: 'judge', kind })}
               drop={(setting) => step({ do: 'drop', setting })}
+              say={(part) => step({ do: 'part', part })}
             />
             <Button variant="contained" onClick={() => void keep()}>
               Keep this host

@@ -32,6 +32,15 @@ test('name and kind are said by hand, and a setting can be taken back', () => {
   expect(facts.map(({ at }) => at)).not.toContain('/settings/autoplay');
 });
 
+test('a part of a link is put right by hand, and told so', () => {
+  const { card } = learnLesson(take(...brought), '2026-11-26');
+  const { id } = card!.links.find(({ framed }) => !framed)!;
+  const said = learnLesson(take(...brought, { do: 'part', part: { link: id, segment: 0, is: 'any' } }), '2026-11-26');
+  const at = said.card!.links.findIndex((link) => link.id === id);
+  expect(said.card!.links[at]!.path).toBe('/:any1/:id');
+  expect(said.facts.find((fact) => fact.at === `/links/${at}`)).toMatchObject({ certainty: 'byHand' });
+});
+
 test('a code that is left out goes, and every step can be taken back', () => {
   const left = take(...brought.slice(0, 2), { do: 'say', answers: [{ example: 1, settings: null }] });
   expect(left.examples).toHaveLength(1);

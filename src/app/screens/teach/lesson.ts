@@ -1,7 +1,8 @@
 import type { HostCard } from '../../../core/known/hosts/card.ts';
 import type { Kind } from '../../../core/model/kind.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
-import type { Example } from '../../../core/teach/examples.ts';
+import type { Example, PutRight } from '../../../core/teach/examples.ts';
+import { withParts, type SaidPart } from '../../../core/teach/parts.ts';
 import { learn, type Learnt } from '../../../core/teach/learn.ts';
 import type { Answer } from './Ask.tsx';
 import { splitExamples } from '../../../core/teach/split.ts';
@@ -13,6 +14,8 @@ export interface Lesson {
   kind: Kind | '';
   /** Settings that were found and then taken back. */
   dropped: readonly SettingId[];
+  /** Parts of links that were put right. */
+  parts: readonly SaidPart[];
   past: readonly Omit<Lesson, 'past'>[];
 }
 
@@ -20,10 +23,11 @@ export type LessonStep =
   | { do: 'bring'; text: string }
   | { do: 'remove'; example: number }
   | { do: 'say'; answers: readonly Answer[] }
-  | { do: 'again'; examples: readonly Example[] }
+  | { do: 'again'; examples: readonly Example[]; putRight: PutRight }
   | { do: 'call'; name: string }
   | { do: 'judge'; kind: Kind | '' }
   | { do: 'drop'; setting: SettingId }
+  | { do: 'part'; part: SaidPart }
   | { do: 'undo' };
 
 export const beginLesson = (examples: readonly Example[], name = ''): Lesson => ({
@@ -31,6 +35,7 @@ export const beginLesson = (examples: readonly Example[], name = ''): Lesson => 
   name,
   kind: '',
   dropped: [],
+  parts: [],
   past: [],
 });
 
@@ -66,22 +71,28 @@ function changed(lesson: Now, step: Exclude<LessonStep, { do: 'undo' }>): Now {
         }),
       };
     case 'again':
-      return { ...lesson, examples: step.examples };
+      return { ...lesson, examples: step.examples, ...step.putRight };
     case 'call':
       return { ...lesson, name: step.name };
     case 'judge':
       return { ...lesson, kind: step.kind };
     case 'drop':
       return { ...lesson, dropped: [...lesson.dropped, step.setting] };
+    case 'part':
+      return { ...lesson, parts: [...lesson.parts, step.part] };
   }
 }
 
 /** What the lesson comes to, with what was put right by hand. */
-export function learnLesson({ examples, name, kind, dropped }: Lesson, today: string, before?: HostCard): Learnt {
+export function learnLesson({ examples, name, kind, dropped, parts }: Lesson, today: string, before?: HostCard): Learnt {
   const asked = kind === '' ? examples : examples.map((one) => ({ ...one, kind }));
   const learnt = learn(asked, { name: name.trim() || undefined, today, before });
-  if (!learnt.card || dropped.length === 0) return learnt;
-  const settings = Object.fromEntries(Object.entries(learnt.card.settings).filter(([id]) => !dropped.includes(id as SettingId)));
-  const facts = learnt.facts.filter(({ at }) => !dropped.some((id) => at === `/settings/${id}`));
-  return { ...learnt, card: { ...learnt.card, settings }, facts };
+  if (!learnt.card) return learnt;
+  const { card } = learnt;
+  const settings = Object.fromEntries(Object.entries(card.settings).filter(([id]) => !dropped.includes(id as SettingId)));
+  const said = new Set(parts.map(({ link }) => `/links/${card.links.findIndex(({ id }) => id === link)}`));
+  const facts = learnt.facts
+    .filter(({ at }) => !dropped.some((id) => at === `/settings/${id}`))
+    .map((fact) => (said.has(fact.at) ? { ...fact, certainty: 'byHand' as const } : fact));
+  return { ...learnt, card: withParts({ ...card, settings }, parts), facts };
 }

@@ -38,7 +38,7 @@ describe('a bundle', () => {
     sites: [...sites],
     styles: [emptyStyle('mill')],
     preferences: [{ name: 'theme', value: 'night' }],
-    lessons: [{ id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }] }],
+    lessons: [{ id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }], putRight: { dropped: [], parts: [] } }],
     pictures: [{ id: 'a', address: PICTURE }],
   });
 
@@ -145,7 +145,11 @@ describe('taking a bundle in', () => {
   });
 
   test('brings what a card was learnt from with the card, and only with it', () => {
-    const lesson = { id: cards[0]!.id, examples: [{ link: 'https://media.example/see/k1a44' }] };
+    const lesson = {
+      id: cards[0]!.id,
+      examples: [{ link: 'https://media.example/see/k1a44' }],
+      putRight: { dropped: [], parts: [] },
+    };
     const taught = bundle({ cards: [cards[0]!], lessons: [lesson] });
     const all = planMerge(taught, bundle()).map(stepKey);
     expect(merge(taught, bundle(), new Set(all)).lessons).toEqual([lesson]);
