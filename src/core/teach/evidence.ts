@@ -3,6 +3,7 @@ import { splitPack } from '../known/hosts/packs.ts';
 import type { SettingId, Settings } from '../known/settings/list.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { Difference } from './differences.ts';
+import { nameScore } from './guess.ts';
 import { learnSpelling } from './spell.ts';
 import { learnPack, type Holding } from './unpack.ts';
 
@@ -41,6 +42,8 @@ export interface Sight {
   more: readonly Trace[];
   along: readonly Trace[];
   features: readonly string[];
+  /** Whether it was told from others of the same example by its name alone. */
+  guessed: boolean;
 }
 
 export interface Unpacked {
@@ -136,8 +139,8 @@ export function sightsOf(traces: Unpacked['traces']): {
   for (const { settings, traces: all, target, from, features } of inOrder) {
     let left = all.filter(({ text }) => text !== undefined);
     const entries = Object.entries(settings) as [SettingId, SettingValue][];
-    const open: [SettingId, SettingValue][] = [];
-    const put = (setting: SettingId, value: SettingValue, mine: Trace[]): void => {
+    let open: [SettingId, SettingValue][] = [];
+    const put = (setting: SettingId, value: SettingValue, mine: Trace[], guessed = false): void => {
       const main = mainOf(setting, value, mine);
       const more = mine.filter((trace) => trace !== main && sameName(trace, main));
       const along = mine.filter((trace) => trace !== main && !more.includes(trace));
@@ -151,6 +154,7 @@ export function sightsOf(traces: Unpacked['traces']): {
         main,
         more,
         along,
+        guessed,
         ...(main.outer && { place: main.outer }),
       });
       left = left.filter((trace) => !mine.includes(trace));
@@ -160,9 +164,16 @@ export function sightsOf(traces: Unpacked['traces']): {
       if (mine.length > 0) put(setting, value, mine);
       else open.push([setting, value]);
     }
+    const several = open.length > 1;
+    // Of several, first what spells its value, then what is called like it, then what is left.
+    for (const tells of several ? [tellsBySpelling, likeName, isCalled] : [])
+      open = open.filter(([setting, value]) => {
+        const mine = left.find((trace) => tells(setting, trace, value));
+        if (mine) put(setting, value, [mine], tells !== tellsBySpelling);
+        return !mine;
+      });
     for (const [setting, value] of open) {
-      const mine = open.length === 1 ? left : left.filter((trace) => likely(setting, value, trace)).slice(0, 1);
-      if (mine.length > 0) put(setting, value, mine);
+      if (open.length === 1 && left.length > 0) put(setting, value, left, several);
       else unseen.push({ from, setting });
     }
   }
@@ -175,7 +186,7 @@ const sameName = (a: Trace, b: Trace): boolean => nameOf(a) === nameOf(b);
 /** Of several differences the one that spells the value; of those the one whose name is likest to the setting's. */
 function mainOf(setting: SettingId, value: SettingValue, traces: readonly Trace[]): Trace {
   const score = (trace: Trace): number =>
-    (fits(setting, value, trace) ? 4 : 0) + (likeName(setting, trace.name) ? 2 : 0) + (trace.was === undefined ? 1 : 0);
+    (fits(setting, value, trace) ? 4 : 0) + (likeName(setting, trace) ? 2 : 0) + (trace.was === undefined ? 1 : 0);
   return [...traces].sort((a, b) => score(b) - score(a))[0]!;
 }
 
@@ -184,10 +195,15 @@ function fits(setting: SettingId, value: SettingValue, { text }: Trace): boolean
   return learnt !== null && (learnt.spelling.form !== 'words' || learnt.filled.length > 0 || typeof value === 'string');
 }
 
-const likely = (setting: SettingId, value: SettingValue, trace: Trace): boolean =>
-  likeName(setting, trace.name) || (fits(setting, value, trace) && !['on', 'off'].includes(String(value)));
+const tellsBySpelling = (setting: SettingId, trace: Trace, value: SettingValue): boolean =>
+  fits(setting, value, trace) && !['on', 'off'].includes(String(value));
 
-const likeName = (setting: string, name: string): boolean => {
+/** Whether a difference has the name of the setting, or part of it. */
+function likeName(setting: SettingId, { name }: Pick<Trace, 'name'>): boolean {
   const [a, b] = [setting.toLowerCase(), name.toLowerCase()];
-  return b !== '' && (a.includes(b) || b.includes(a) || a.slice(0, 3) === b.slice(0, 3));
-};
+  if (b.length < 3) return b !== '' && a.startsWith(b);
+  return a.includes(b) || b.includes(a) || a.slice(0, 3) === b.slice(0, 3);
+}
+
+/** Whether it is called what others call the setting. */
+const isCalled = (setting: SettingId, { name }: Pick<Trace, 'name'>): boolean => nameScore(setting, name) > 1;

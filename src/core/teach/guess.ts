@@ -89,22 +89,24 @@ function timeOf(text: string): number | undefined {
 
 const DENIED = /^(?:no|hide|without|disable)[-_]?/i;
 
+/** How well a parameter is called for the setting: 3 by the very word, 2 by one of its words, 1 by a beginning, 0 not at all. */
+export function nameScore(setting: SettingId, name: string): number {
+  const words = BY_NAME.find(([id]) => id === setting)?.[1].split(' ') ?? [];
+  const plain = name.replace(DENIED, '').toLowerCase();
+  const parts = plain.split(/[^a-z]+/).filter((part) => part !== '');
+  if (words.includes(plain)) return 3;
+  if (parts.some((part) => part.length > 1 && words.includes(part))) return 2;
+  if (plain.length === 1) return words[0]?.startsWith(plain) ? 1 : 0;
+  return plain.length > 2 && words.some((word) => word.length > 2 && (word.startsWith(plain) || plain.startsWith(word))) ? 1 : 0;
+}
+
 /** What a parameter may mean, the likeliest first: by its name, then by the shape of its value. */
 export function guess(name: string, text: string): Guess[] {
   const denied = DENIED.test(name);
-  const plain = name.replace(DENIED, '').toLowerCase();
-  const parts = plain.split(/[^a-z]+/).filter((part) => part !== '');
-  const score = (words: string): number => {
-    const all = words.split(' ');
-    if (all.includes(plain)) return 3;
-    if (parts.some((part) => part.length > 1 && all.includes(part))) return 2;
-    if (plain.length === 1) return all[0]!.startsWith(plain) ? 1 : 0;
-    return plain.length > 2 && all.some((word) => word.length > 2 && (word.startsWith(plain) || plain.startsWith(word))) ? 1 : 0;
-  };
   return (
-    BY_NAME.flatMap(([setting, words]) => {
+    BY_NAME.flatMap(([setting]) => {
       const value = valueOf(setting, text, denied);
-      return value === undefined ? [] : [{ setting, value, score: score(words) }];
+      return value === undefined ? [] : [{ setting, value, score: nameScore(setting, name) }];
     })
       .sort((a, b) => b.score - a.score)
       // Where the name says something, what it does not speak of is left out.

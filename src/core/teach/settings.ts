@@ -63,7 +63,10 @@ function learnSetting(id: SettingId, sights: readonly Sight[], targets: readonly
     ...usualOf(words),
     ...allowOf(id, used),
     from: [...new Set(used.flatMap(({ from }) => from))].sort((a, b) => a - b),
-    certain: kept.every(({ learnt }) => learnt.certain) && (targets.length === 1 || taken.size === targets.length),
+    certain:
+      kept.every(({ learnt }) => learnt.certain) &&
+      !used.some(({ guessed }) => guessed) &&
+      (targets.length === 1 || taken.size === targets.length),
     filled: kept.flatMap(({ learnt }) => learnt.filled),
     against: sights.filter((sight) => !used.includes(sight)).flatMap(({ from }) => from),
   };

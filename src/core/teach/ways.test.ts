@@ -160,6 +160,28 @@ describe('ways of hosts', () => {
     for (const [link, settings, frame] of made) expect(frameOf(link, settings, book)).toBe(frame);
   });
 
+  test.each([
+    ['?auto=1&quiet=1', { autoplay: 'on', mute: 'on' }, ['auto', 'quiet']],
+    ['/hush,round', { mute: 'on', loop: 'on' }, ['hush', 'round']],
+    ['?opts=hush:1;from:72', { mute: 'on', start: 72 }, ['hush', 'from']],
+    ['?auto=1&q=1', { autoplay: 'on', mute: 'on' }, ['auto', 'q']],
+  ] as const)('two things set in one code are told apart by their names: %s', (more, settings, names) => {
+    const { card, facts, unexplained } = learn(examplesFor([...plain, [`${see}/k1a`, `${play}/k1a${more}`, settings]]), {
+      today,
+    });
+    expect(unexplained).toEqual([]);
+    const used = Object.keys(settings).map((id) => card!.settings[id as 'mute']);
+    expect(used).toMatchObject(names.map((name) => ({ name })));
+    for (const id of ['mute', 'autoplay', 'loop'])
+      expect(facts).not.toContainEqual(expect.objectContaining({ at: `/settings/${id}`, certainty: 'certain' }));
+  });
+
+  test('two things of which nothing tells which is which are left open', () => {
+    const shown = examplesFor([...plain, [`${see}/k1a`, `${play}/k1a?x=1&y=1`, { autoplay: 'on', mute: 'on' }]]);
+    const { card, unexplained } = learn(shown, { today });
+    expect([card!.settings, unexplained]).toEqual([{}, [{ example: shown.length - 1, why: 'notSeen' }]]);
+  });
+
   test('links that say less than their frames are asked of their pages, and told so', () => {
     const { card, facts } = learn(
       examplesFor([

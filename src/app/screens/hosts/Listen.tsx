@@ -31,7 +31,7 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
     setCount(0);
     setStep(0);
     hearing.current = hear(store, { item, holder: holder.current!, heard: () => setCount((before) => before + 1) });
-    holder.current!.scrollIntoView({ block: 'end' });
+    holder.current!.parentElement!.scrollIntoView({ block: 'start' });
   };
   const next = (did: Did | null): void => {
     const { current } = hearing;
