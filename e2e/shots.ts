@@ -71,23 +71,26 @@ async function makeTeach(page: Page, host: (name: string) => string): Promise<vo
   await find(page, 'button', 'That is right');
 }
 
+/** A name that is no link, and what hosts found under it. */
+async function makeFind(page: Page): Promise<void> {
+  await bringIn(page, 'ferry');
+  await press(page, 'button', 'all 4 hosts');
+  await find(page, 'button', 'The ferry at first light');
+  await until(page, () => document.querySelectorAll('.found-cover img').length === 5);
+}
+
+/** A card library, before anything of it is taken. */
+async function makeLibrary(page: Page, host: (name: string) => string): Promise<void> {
+  await openBook(page, '/hosts/libraries', 'Card libraries');
+  await (await find(page, 'textbox', 'Address of the list')).type(`${host('packhorse')}/cards.json`);
+  await press(page, 'button', 'Look at it');
+  await waitForText(page, 'version 1, new here');
+}
+
 async function makeUnknown(page: Page, host: (name: string) => string): Promise<void> {
   await bringIn(page, `<iframe src=“${host('postern')}/player/sea-wall?skin=dark?lap=3” width=“900” height=“420”></iframe>`);
   await waitForText(page, 'No card knows this host');
   await waitForText(page, 'A walk along the sea wall', 3000).catch(() => undefined);
-}
-
-async function makeComparison(page: Page, host: (name: string) => string): Promise<void> {
-  await bringIn(
-    page,
-    `<object width="425" height="344" data="${host('frames.lanternreel')}/old/f3rryday?from=9&amp;glow=1&amp;ref=mail"></object>`,
-  );
-  await waitForText(page, 'The ferry at first light');
-  await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
-  await type(page, 'begins at 0:09', 'Start time', '0:31');
-  await choose(page, 'one width', 'Width', 'Fill the column');
-  await press(page, 'button', 'Before and after');
-  await waitForText(page, 'In words');
 }
 
 async function makeScreens(page: Page, at: (host: string) => string): Promise<void> {
@@ -159,11 +162,6 @@ async function makeStyle(page: Page, at: (host: string) => string): Promise<void
   await find(page, 'button', 'Apply to these 3');
 }
 
-async function openColours(page: Page): Promise<void> {
-  await openBook(page, '/sites/ferry', 'What its editor keeps');
-  await page.$$eval('.site-part h3', (titles) => titles.find((title) => title.textContent === 'Colours')!.scrollIntoView());
-}
-
 async function openBook(page: Page, path: string, words: string): Promise<void> {
   await goTo(page, new URL(path, page.url()).href);
   await waitForText(page, words);
@@ -175,15 +173,15 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
   { name: 'bench-slideshow', prepare: makeSlides },
   { name: 'bench-unknown', prepare: makeUnknown },
-  { name: 'before-after', prepare: makeComparison },
+  { name: 'bench-find', prepare: makeFind },
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
   { name: 'teach', prepare: makeTeach },
+  { name: 'hosts-library', prepare: makeLibrary },
   { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
   { name: 'bench-screens', prepare: makeScreens },
   { name: 'bench-cover', prepare: makeCover },
   { name: 'play-through', prepare: makeProof },
   { name: 'paste-back', prepare: makePasteBack },
-  { name: 'sites-colours', night: true, prepare: openColours },
   { name: 'sites', prepare: (page) => openBook(page, '/sites/mill', 'What its editor keeps') },
   { name: 'shelf', prepare: makeSeveral },
   { name: 'batch-running', prepare: (page, at) => makeBatch(page, at, false) },

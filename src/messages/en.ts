@@ -140,6 +140,8 @@ function sayDate(date: string): string {
 
 const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   insecureFrame: ({ actual }) => `The page is loaded over https and ${actual} over http: browsers leave the frame blank.`,
+  addressExpires: ({ actual, expected }) =>
+    `This address holds until ${actual} (“${expected}”), and then visitors see nothing. Ask the host for a code that lasts.`,
   autoplayUnmuted: () =>
     'It is to start by itself with sound. Browsers refuse that, and it stands still until somebody presses play.',
   endBeforeStart: ({ actual, expected }) => `It ends at ${actual}, and begins at ${expected}: nothing would play.`,
@@ -208,6 +210,7 @@ const RUNNING: Record<RunningKind, (name: string) => string> = {
 };
 
 const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
+  addressExpires: () => '',
   insecureFrame: () => 'Use https',
   autoplayUnmuted: () => 'Start muted',
   endBeforeStart: ({ remedy }) =>

@@ -86,6 +86,7 @@ const COVERED = { ...TITLED, consent: 'Loads from the host.' };
 
 /** One case for each further check; the remedy, where one press is enough, ends the trouble. */
 const CASES: Readonly<Record<string, Case>> = {
+  addressExpires: { on: '<iframe src="https://media.example/f/1?expires=1798675200&sig=a1"></iframe>', settings: TITLED },
   coverForm: { on: VIDEO, settings: { ...TITLED, load: 'ask' }, remedy: 'Take the form with a cover' },
   coverFromHost: {
     on: VIDEO,
@@ -238,6 +239,11 @@ describe('a check keeps quiet', () => {
     ['about http on this machine', VIDEO, TITLED],
     ['about the shape of a recording', SOUND, { ...TITLED, height: 300 }],
     ['about autoplay that is off', SOUND, { ...TITLED, autoplay: 'off' }],
+    [
+      'about a number that is no moment',
+      '<iframe src="https://media.example/f/1?exp=12&valid_until=soon" title="Sluice"></iframe>',
+      {},
+    ],
     ['about rounding', VIDEO, { ...TITLED, width: 561, widthMode: 'fixed', height: 315 }],
   ] as const)('%s', (_, link, settings) => expect(findings(link, settings)).toEqual([]));
 

@@ -1,3 +1,4 @@
+import { addressExpires } from './addressExpires.ts';
 import { autoplayAudio } from './autoplayAudio.ts';
 import { autoplayCovered } from './autoplayCovered.ts';
 import { autoplayUnmuted } from './autoplayUnmuted.ts';
@@ -44,6 +45,7 @@ import { strippedBySite } from './strippedBySite.ts';
 export const CHECKS = [
   notReachable,
   insecureFrame,
+  addressExpires,
   framePolicy,
   formNotKept,
   scriptStripped,
