@@ -15,14 +15,17 @@ export function Proposals({ item }: { item: Item }): ReactElement | null {
   const proposals = propose(item.kind, item.unknown, card ?? undefined);
   if (proposals.length === 0) return null;
   return (
-    <details className="what-it-does" open={item.host === null}>
+    <details className="what-it-does" open={item.host === null && item.unknown.length === 0}>
       <summary>It may also take</summary>
-      <small>Guesses. None is sent unless you choose it; play it through to see whether it is obeyed.</small>
-      {proposals.map((one) => (
-        <Button key={one.setting} size="small" variant="outlined" onClick={() => void keepProposal(store, item, one)}>
-          {saySetting(one.setting, one.value)} <code>{one.raw}</code>
-        </Button>
-      ))}
+      <div className="guesses">
+        {' '}
+        <small>Guesses. None is sent unless you choose it; play it through to see whether it is obeyed.</small>
+        {proposals.map((one) => (
+          <Button key={one.setting} size="small" variant="outlined" onClick={() => void keepProposal(store, item, one)}>
+            {saySetting(one.setting, one.value)} <code>{one.raw}</code>
+          </Button>
+        ))}
+      </div>{' '}
     </details>
   );
 }
