@@ -30,7 +30,9 @@ export async function lookAtLibrary(store: Store, address: string): Promise<Look
   }).catch(() => null);
   const body: unknown = await response?.json().catch(() => null);
   if (!response?.ok) return { refusal: { code: 'notThere', why: problem.safeParse(body).data?.code ?? 'noServer' } };
-  const { list, files } = answerSchema.parse(body);
+  const answer = answerSchema.safeParse(body).data;
+  if (!answer) return { refusal: { code: 'notThere', why: 'noAnswer' } };
+  const { list, files } = answer;
   const read = readLibrary(list);
   if ('refusal' in read) return read;
   const taken = kept?.taken ?? [];

@@ -229,10 +229,19 @@ const fragmentOf = ({ fragment }: Seen): Parameter[] =>
     return at < 1 ? [] : [{ in: 'fragment' as const, name: raw.slice(0, at), value: raw.slice(at + 1), raw }];
   });
 
+/** As many as a card can name. */
+const MOST_ASKED = 20;
+
 /** Where the links are whose frames hold more than they do. */
 function askedOrigins(pairs: readonly Pair[], targets: readonly DraftTarget[]): string[] {
   const frames = new Set(targets.map(({ origin }) => origin));
-  return [...new Set(pairs.map(({ link }) => link.origin))].filter((origin) => !frames.has(origin)).sort();
+  const origins = [...new Set(pairs.map(({ link }) => link.origin))].filter((origin) => !frames.has(origin)).sort();
+  const parentOf = (origin: string): string => origin.replace(/\/\/[^.]*\./, '//*.');
+  // Several names of one parent are those of whoever made the items.
+  const wide = origins.map((origin) =>
+    origins.some((one) => one !== origin && parentOf(one) === parentOf(origin)) ? parentOf(origin) : origin,
+  );
+  return [...new Set(wide)].slice(0, MOST_ASKED);
 }
 
 /** Parameters of links of this host that no frame takes up. */

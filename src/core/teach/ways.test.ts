@@ -196,6 +196,8 @@ describe('ways of hosts', () => {
     expect(bringIn('https://media.example/?e=cccc-3', taught)[0]!.item).toMatchObject({ plain: true, asks: 'Media' });
     expect(bringIn(`${play}/x/1234`, taught)[0]!.item).toMatchObject({ host: 'media' });
     expect(bringIn('https://elsewhere.example/', taught)[0]!.item!.asks).toBeUndefined();
+    const makers = Array.from({ length: 25 }, (_, i) => [`https://m${i}.media.example/s/${i}a`, `${play}/x/99${i}1`] as const);
+    expect(learn(examplesFor(makers), { today }).card!.asks).toEqual(['https://*.media.example']);
   });
 
   test('a card learnt again keeps what was said by hand, and takes what examples show', () => {

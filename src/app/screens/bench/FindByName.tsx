@@ -56,8 +56,8 @@ function Found({ searched, words }: { searched: readonly Searched[]; words: stri
         </p>
       ))}
       <ul className="found">
-        {all.map(({ host, result }) => (
-          <li key={result.link}>
+        {all.map(({ host, result }, i) => (
+          <li key={`${i} ${result.link}`}>
             <Result host={host} result={result} />
           </li>
         ))}
