@@ -76,6 +76,9 @@ describe.each([
     await press(page, 'link', 'Hosts');
     await find(page, 'region', 'All hosts against all settings');
     expect(await findings(page)).toEqual([]);
+    await press(page, 'link', 'Card libraries');
+    await find(page, 'textbox', 'Address of the list');
+    expect(await findings(page)).toEqual([]);
     await press(page, 'link', 'Lanternreel');
     await find(page, 'button', 'Copy as my own');
     expect(await findings(page)).toEqual([]);
