@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import type { HostCard } from '../core/known/hosts/card.ts';
-import { reachedSchema } from '../core/proof/reach/reached.ts';
+import { reachedSchema, type Reached } from '../core/proof/reach/reached.ts';
 import { holds, proveLinks, type ProvedLink } from '../core/teach/prove.ts';
 import { sayCardProblem } from '../messages/en.ts';
 import { sayProvedLink } from '../messages/prove.ts';
+import { askedToWait } from '../workers/askPolitely.ts';
 import { reach } from './asking.ts';
 import { loadFolder } from './io.ts';
 
@@ -53,17 +54,21 @@ async function prove(card: HostCard, server: string | null): Promise<ProvedLink[
   if (server === null) return links;
   const asked: ProvedLink[] = [];
   for (const link of links) {
-    const told = link.frame === null ? undefined : await askFor(link.frame, server);
-    asked.push({ ...link, ...told });
+    asked.push(link.frame === null ? link : { ...link, reached: await askFor(link.frame, server) });
   }
   return asked;
 }
 
-async function askFor(frame: string, server: string): Promise<z.infer<typeof answer> | undefined> {
-  const response = await fetch(`${server}/api/reach`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ url: frame, site: server }),
-  });
-  return answer.safeParse(await response.json()).data;
+/** What is not answered is told as such; a server that is asked too often is given its time. */
+async function askFor(frame: string, server: string): Promise<Reached[]> {
+  for (;;) {
+    const response = await fetch(`${server}/api/reach`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ url: frame, site: server }),
+    }).catch(() => null);
+    if (response?.status !== 429)
+      return answer.safeParse(await response?.json().catch(() => null)).data?.reached ?? [{ code: 'noAnswer', why: 'noAnswer' }];
+    await new Promise((done) => setTimeout(done, askedToWait(response)));
+  }
 }

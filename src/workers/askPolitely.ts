@@ -105,7 +105,7 @@ async function ask(link: string, { server, signal, providers }: Asking): Promise
 }
 
 /** `Retry-After` in seconds (RFC 9110, section 10.2.3), which our own server sends when it is asked too often. */
-const askedToWait = (answer: Response): number =>
+export const askedToWait = (answer: Response): number =>
   Math.min(LONGEST_WAIT, Math.max(1, Number(answer.headers.get('Retry-After')) || 5) * 1000);
 
 const rest = (ms: number, signal: AbortSignal): Promise<void> =>

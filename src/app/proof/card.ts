@@ -1,6 +1,7 @@
 import type { HostCard } from '../../core/known/hosts/card.ts';
 import type { Settings } from '../../core/known/settings/list.ts';
 import { bringIn, makeEmbed, type Embed } from '../../core/pipeline.ts';
+import type { Reached } from '../../core/proof/reach/reached.ts';
 import type { ProofRow } from '../../core/proof/playThrough/proof.ts';
 import { proveLinks, type CardProof, type ProvedLink } from '../../core/teach/prove.ts';
 import { USUAL_FORM } from '../../core/steps/write/forms/list.ts';
@@ -59,10 +60,15 @@ async function withReached(
   for (const link of links) {
     signal.throwIfAborted();
     step({ doing: 'asking', done: asked.length, all: links.length });
-    const answer = link.frame === null ? undefined : await store.dispatch(loadReached({ url: link.frame, site }));
-    asked.push(answer && loadReached.fulfilled.match(answer) ? { ...link, reached: answer.payload.reached } : link);
+    asked.push(link.frame === null ? link : { ...link, reached: await reachedAt(store, { url: link.frame, site }) });
   }
   return asked;
+}
+
+/** What is not answered is told as such. */
+async function reachedAt(store: Store, asked: { url: string; site: string }): Promise<Reached[]> {
+  const answer = await store.dispatch(loadReached(asked));
+  return loadReached.fulfilled.match(answer) ? answer.payload.reached : [{ code: 'noAnswer', why: 'noAnswer' }];
 }
 
 /** One embed of each target whose player reports, with all that it can be asked. */

@@ -43,9 +43,10 @@ test('what was proposed is written as it was shown, and is a guess until it was 
 describe('a play-through', () => {
   const [autoplay, mute, loop] = propose('video', [], plain);
   const card = [autoplay!, mute!, loop!].reduce(withProposal, plain);
-  const row = (question: string, verdict: ProofRow['verdict'], expected = 'asked'): ProofRow => {
+  const row = (question: string, verdict: ProofRow['verdict'], expected: string = EXPECTED[question] ?? 'asked'): ProofRow => {
     return { question, verdict, expected, observed: null, by: 'player' };
   };
+  const EXPECTED: Record<string, string> = { begins: 'itself', sound: 'muted' };
   const asked = { autoplay: 'on', mute: 'on', loop: 'on' } as const;
 
   test('makes what was obeyed the host’s own, and takes out what was not', () => {
@@ -59,6 +60,7 @@ describe('a play-through', () => {
   test.each<[string, ProofRow[], object]>([
     ['could not see it', [row('begins', 'not seen')], asked],
     ['did not ask for it', [row('begins', 'as asked')], {}],
+    ['was before it was asked for', [row('begins', 'as asked', 'press')], asked],
     ['was of something else', [row('opensAt', 'as asked')], asked],
     ['was not let begin with sound', [row('begins', 'differs')], { autoplay: 'on' }],
   ])('that %s decides nothing', (_, rows, settings) => expect(settled(card, { rows, settings }, '2026-11-26')).toBeNull());

@@ -72,9 +72,13 @@ export function settled(
   day: string,
 ): { card: HostCard; gone: SettingId[] } | null {
   const decided = rows.flatMap((row) => {
-    const setting = settingIn(row);
-    const use = setting && asked[setting] !== undefined ? card.settings[setting] : undefined;
-    if (!setting || !isProposed(use) || (row.verdict !== 'as asked' && row.verdict !== 'differs')) return [];
+    const question = QUESTIONS.find(({ id }) => id === row.question);
+    // What was seen then says nothing of what is asked for by now.
+    if (!question || question.expected(asked) !== row.expected) return [];
+    // What happens at the end tells of the loop, where one was asked for.
+    const setting: SettingId = row.expected === 'again' ? 'loop' : question.setting;
+    const use = asked[setting] !== undefined ? card.settings[setting] : undefined;
+    if (!isProposed(use) || (row.verdict !== 'as asked' && row.verdict !== 'differs')) return [];
     const obeyed = row.verdict === 'as asked';
     // With sound, it is the browser that does not let it begin.
     if (!obeyed && setting === 'autoplay' && asked.mute !== 'on') return [];
@@ -88,7 +92,3 @@ export function settled(
   }
   return { card: { ...card, settings }, gone: decided.flatMap(({ setting, obeyed }) => (obeyed ? [] : [setting])) };
 }
-
-/** What happens at the end tells of the loop, where one was asked for. */
-const settingIn = ({ question, expected }: ProofRow): SettingId | undefined =>
-  expected === 'again' ? 'loop' : QUESTIONS.find(({ id }) => id === question)?.setting;
