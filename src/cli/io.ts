@@ -7,7 +7,7 @@ import { makeBook, type HostBook } from '../core/known/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { sayCardProblem } from '../messages/en.ts';
-import { readCardFiles, readFolder, WRITTEN_PORT } from '../standins/world.ts';
+import { readCardFiles, readFolder, readSites, WRITTEN_PORT } from '../standins/world.ts';
 
 /** The command was given something that it cannot use; the message says what would be right. */
 export class UsageError extends Error {}
@@ -45,6 +45,9 @@ export function openBook(folder: string | undefined): HostBook {
 
 /** The site that a file describes. */
 export const readSite = (file: string): Site => readJson(file, { what: 'site', schema: siteSchema });
+
+/** Where nobody names a site: that of the sample world. */
+export const sampleSite = (): Site => readSites(port())[0]!;
 
 /** What a JSON file describes, checked, or a usage error that says where it is not right. */
 export function readJson<Value>(file: string, { what, schema }: { what: string; schema: z.ZodType<Value> }): Value {

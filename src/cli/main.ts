@@ -55,6 +55,7 @@ withAsking(withHosts(program.command('batch')))
 withHosts(withJson(program.command('hosts')))
   .description('validates the host cards')
   .option('--prove', 'runs the examples of each card')
+  .option('--site <file>', 'with --ask: the site that the frames are for, as JSON')
   .option('--ask <address>', 'with --prove: asks for their frames, through the Refenestra that runs there')
   .action(run(hosts));
 

@@ -102,3 +102,13 @@ function written(
 
 /** Code in hand keeps its own frame, without a cover, and what stands around it in the page. */
 const codeLacks: Lacks = (id, value) => coverless(id, value) || settingOf(id).moment === 'around';
+
+/** The frame address that visitors of a site get, with what the host cannot do without; null where there is none to ask. */
+export function reachAddress(item: Item, settings: Settings, { book, site }: Pick<Context, 'book' | 'site'>): string | null {
+  if (!item.frame) return null;
+  const { domain } = settings;
+  const { plan } = makeEmbed(item, domain === undefined ? {} : { domain }, { book, site, form: 'link', facts: {} });
+  const needed = plan.parts.filter(({ origin }) => origin === 'domain').map(({ raw }) => raw);
+  if (needed.length === 0) return item.frame;
+  return `${item.frame}${item.frame.includes('?') ? '&' : '?'}${needed.join('&')}`;
+}

@@ -38,7 +38,8 @@ interface Proving {
 /** Runs a card's examples, asks for their frames, plays one of each target through where its player reports, and keeps it. */
 export async function proveCard(store: Store, { card, holder, step, signal }: Proving): Promise<CardProof> {
   const { examples } = await findLesson(card.id).catch(() => ({ examples: [] }));
-  const links = await withReached(store, proveLinks(card, examples), { step, signal });
+  const site = selectSite(store.getState());
+  const links = await withReached(store, proveLinks(card, examples, site), { step, signal });
   const played: CardProof['played'] = {};
   for (const [target, embed] of embedsOf(store, card)) {
     step({ doing: 'playing', link: embed.item.canonical });

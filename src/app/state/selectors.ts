@@ -6,7 +6,7 @@ import { canKeep } from '../../core/live/keep.ts';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
 import { aboutOf, type Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
-import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../core/pipeline.ts';
+import { bringIn, keepEmbed, makeEmbed, reachAddress, type Embed } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/keeping/shelf/embedOf.ts';
 import { datesAhead, settingsWith } from '../../core/keeping/shelf/work.ts';
@@ -106,14 +106,7 @@ const selectSettings = createSelector([selectItem, selectChanges, selectUsual], 
 /** The frame address that visitors get, with what the host cannot do without; null where there is none to ask. */
 export const selectReachAddress = createSelector(
   [selectItem, selectSettings, selectSite, selectBook],
-  (item, settings, site, book) => {
-    if (!item?.frame || !site) return null;
-    const { domain } = settings;
-    const { plan } = makeEmbed(item, domain === undefined ? {} : { domain }, { book, site, form: 'link', facts: NO_FACTS });
-    const needed = plan.parts.filter(({ origin }) => origin === 'domain').map(({ raw }) => raw);
-    if (needed.length === 0) return item.frame;
-    return `${item.frame}${item.frame.includes('?') ? '&' : '?'}${needed.join('&')}`;
-  },
+  (item, settings, site, book) => (item && site ? reachAddress(item, settings, { book, site }) : null),
 );
 
 const selectReached = (state: State) => {

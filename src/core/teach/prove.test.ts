@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { cards } from '../../laws/world.ts';
+import { cards, sites } from '../../laws/world.ts';
 import { cardSchema, type HostCard } from '../known/hosts/card.ts';
 import { learn } from './learn.ts';
 import { holds, proveLinks } from './prove.ts';
@@ -37,4 +37,12 @@ test('what no longer holds is told for what it is', () => {
 test('a frame that visitors do not get does not hold', () => {
   const [one] = proveLinks(card!);
   expect([holds(one!), holds({ ...one!, reached: [{ code: 'gone', status: 404 }] })]).toEqual([true, false]);
+});
+
+test('a frame is asked for with what it cannot do without for the site', () => {
+  const chats = cards.find(({ id }) => id === 'airwherry')!;
+  const frames = (site: (typeof sites)[number] | null): (string | null)[] =>
+    proveLinks(chats, [], site).map(({ frame }) => frame);
+  expect(frames(sites[0]!).filter((frame) => frame?.includes('on=tidemill.example'))).toHaveLength(2);
+  expect(frames(null).filter((frame) => /[?&]on=/.test(frame ?? ''))).toEqual([]);
 });

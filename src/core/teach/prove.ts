@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { makeBook, type HostBook } from '../known/hosts/book.ts';
 import type { HostCard, LinkForm } from '../known/hosts/card.ts';
-import { bringIn } from '../pipeline.ts';
+import type { Site } from '../model/site.ts';
+import { bringIn, reachAddress } from '../pipeline.ts';
 import { proofSchema } from '../proof/playThrough/proof.ts';
 import { reachedSchema, type Reached } from '../proof/reach/reached.ts';
 import type { Example } from './examples.ts';
@@ -33,9 +34,9 @@ export const cardProofSchema = z.object({
 export type CardProof = z.infer<typeof cardProofSchema>;
 
 /** Runs the examples of a card, and those that it was learnt from: each must be recognised as said, its frame as the same item. */
-export function proveLinks(card: HostCard, learntFrom: readonly Example[] = []): ProvedLink[] {
+export function proveLinks(card: HostCard, learntFrom: readonly Example[] = [], site: Site | null = null): ProvedLink[] {
   const book = makeBook([card]);
-  const own = card.links.flatMap((form) => form.examples.map((example) => proveLink(example, form, { card, book })));
+  const own = card.links.flatMap((form) => form.examples.map((example) => proveLink(example, form, { card, book, site })));
   const learnt = observe(learntFrom).observations.flatMap((one): ProvedLink[] => {
     const text = one.link?.address ?? one.frame?.address;
     if (text === undefined || reproduces(one, book)) return [];
@@ -44,7 +45,11 @@ export function proveLinks(card: HostCard, learntFrom: readonly Example[] = []):
   return [...own, ...learnt];
 }
 
-function proveLink(text: string, form: LinkForm, { card, book }: { card: HostCard; book: HostBook }): ProvedLink {
+function proveLink(
+  text: string,
+  form: LinkForm,
+  { card, book, site }: { card: HostCard; book: HostBook; site: Site | null },
+): ProvedLink {
   const row = (outcome: ProvedLink['outcome'], frame: string | null = null): ProvedLink => ({ text, outcome, frame });
   const [read] = bringIn(text, book);
   const item = read?.item;
@@ -55,7 +60,7 @@ function proveLink(text: string, form: LinkForm, { card, book }: { card: HostCar
     form.framed && card.links.some(({ id, framed, target }) => id === item.form && framed && target === form.target);
   if (item.form !== form.id && !framedBoth) return row('otherForm', item.frame);
   const framed = item.frame === null ? item : bringIn(item.frame, book)[0]?.item;
-  return row(framed?.host === card.id && framed.id === item.id ? 'holds' : 'otherFrame', item.frame);
+  return row(framed?.host === card.id && framed.id === item.id ? 'holds' : 'otherFrame', reachAddress(item, {}, { book, site }));
 }
 
 /** Whether a visitor gets the frame; what was not asked is no objection. */

@@ -86,7 +86,7 @@ const SIGNS: Record<ProofRow['verdict'], string> = { 'as asked': '✓', differs:
 function Seen({ row }: { row: ProofRow }): ReactElement {
   return (
     <li data-verdict={row.verdict}>
-      {SIGNS[row.verdict]} {sayObserved(row)}
+      {SIGNS[row.verdict]} {row.verdict === 'not seen' ? `${sayExpected(row)}: could not be seen` : sayObserved(row)}
       {row.verdict === 'differs' && <>; asked: {sayExpected(row)}</>}
     </li>
   );
