@@ -5,7 +5,9 @@ export function splitFeatures(text: string): string[] {
   const byName = new Map<string, string>();
   for (const part of text.split(';')) {
     const feature = part.trim().replace(/\s+/g, ' ');
-    if (feature !== '' && !byName.has(featureName(feature))) byName.set(featureName(feature), feature);
+    if (feature === '') continue;
+    const name = featureName(feature);
+    if (!byName.has(name)) byName.set(name, feature);
   }
   return [...byName.values()];
 }
@@ -20,7 +22,10 @@ export function joinFeatures<One extends { readonly feature: string }>(all: read
   return [...byName.values()];
 }
 
-export const featureName = (feature: string): string => feature.split(' ', 1)[0]!.toLowerCase();
+export function featureName(feature: string): string {
+  const space = feature.indexOf(' ');
+  return (space < 0 ? feature : feature.slice(0, space)).toLowerCase();
+}
 
 /** Given to nobody. */
 export const withheld = (name: string): string => `${name} 'none'`;

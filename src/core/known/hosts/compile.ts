@@ -73,6 +73,8 @@ export interface CompiledTarget {
   hasPath: boolean;
   /** Packs that always hold something, whatever is asked. */
   fixedPacks: readonly string[];
+  /** Settings that stand in attributes of its frame, with the places. */
+  frameAttributes: readonly (SettingPlace & { setting: SettingId })[];
   /** Settings that its share link carries. */
   shareReads: LinkForm['reads'];
   /** What the player needs whatever is asked of it, as a plan has it. */
@@ -152,6 +154,7 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     target,
     holdsLink: target.frame?.includes('{canonical}') ?? false,
     shareReads: share?.reads ?? [],
+    frameAttributes: frameAttributesOf(card, name),
     fixed: fixedIn(target.frame ?? ''),
     hasPath: inPath(card).some((place) => hasPlace(target.frame, place)),
     fixedPacks: Object.entries(card.packs).flatMap(([id, { fixed }]) => (Object.keys(fixed).length > 0 ? [id] : [])),
@@ -160,6 +163,13 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     frame:
       target.frame === undefined ? null : withRests(compileTemplate(absolute(target.frame, card, 'frame')), restsOf(card, name)),
   };
+}
+
+function frameAttributesOf(card: HostCard, target: string): CompiledTarget['frameAttributes'] {
+  return Object.entries(card.settings).flatMap(([id, use]) => {
+    const place = isHonoured(use) ? placeOf(use, target) : undefined;
+    return place?.in === 'frameAttribute' ? [{ ...place, setting: id as SettingId }] : [];
+  });
 }
 
 /** What stands in the path where no setting does. */

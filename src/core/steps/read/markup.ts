@@ -32,7 +32,7 @@ const SILENT = new Set([
 /** Embed codes in markup and the links beside them; without codes, the links in it: of anchors, then in the text; at last, pictures. */
 export function readMarkup(written: string): Candidate[] {
   // A link between angle brackets is no tag.
-  const text = written.replace(/<(?=(?:https?:)?\/\/)/gi, ANGLE);
+  const text = LINK_IN_ANGLES.test(written) ? written.replace(/<(?=(?:https?:)?\/\/)/gi, ANGLE) : written;
   if (/<(?:iframe|object|embed|video|audio|script)/i.test(text)) {
     const found = readEmbeds(text);
     if (found.length > 0) return PAGE.test(text) ? found : withLinks(found, text);
@@ -56,6 +56,8 @@ export function readMarkup(written: string): Candidate[] {
   // A stray `<` in prose is no markup.
   return readLinks(text);
 }
+
+const LINK_IN_ANGLES = /<(?:https?:)?\/\//i;
 
 /** An address without its parameters. */
 const withoutTail = (address: string): string => address.replace(/[?#].*$/s, '');

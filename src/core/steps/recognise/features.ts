@@ -20,10 +20,12 @@ export function readFeatures(markup: Markup, item: Item, { candidate, book }: { 
   const along = givenAnyway({ ...item, settings: { ...item.settings, ...settings } }, book);
   const given = splitFeatures(`${String(permissions ?? '')};${bare ? 'fullscreen' : ''}`).map((f) => plainFeature(f, hostBehind));
   const left = given.filter((feature) => {
-    const setting = SETTINGS.find((s) => 'feature' in s && s.feature === featureName(feature) && makesSense(s.id, item.kind));
-    if (setting && feature === withheld(featureName(feature))) settings[setting.id] = 'off';
-    else if (along.has(isMarked(feature) ? featureName(feature) : feature)) return false;
-    else if (setting && feature === featureName(feature)) settings[setting.id] = 'on';
+    const name = featureName(feature);
+    const told = BY_FEATURE.get(name);
+    const setting = told !== undefined && makesSense(told, item.kind) ? told : undefined;
+    if (setting && feature === withheld(name)) settings[setting] = 'off';
+    else if (along.has(isMarked(feature) ? name : feature)) return false;
+    else if (setting && feature === name) settings[setting] = 'on';
     else return true;
     return false;
   });
@@ -31,6 +33,10 @@ export function readFeatures(markup: Markup, item: Item, { candidate, book }: { 
   const attributes = markup.kept.attributes.filter(({ name }) => name !== FULLSCREEN);
   return { settings, kept: { ...markup.kept, attributes } };
 }
+
+const BY_FEATURE: ReadonlyMap<string, SettingId> = new Map(
+  SETTINGS.flatMap((setting) => ('feature' in setting && setting.feature !== undefined ? [[setting.feature, setting.id]] : [])),
+);
 
 /** HTML, section 4.8.5: the same as the feature, unless `allow` says otherwise. */
 const FULLSCREEN = 'allowfullscreen';

@@ -1,5 +1,4 @@
 import { askedOf, isStrange, type HostBook } from '../../known/hosts/book.ts';
-import { isHonoured, placeOf } from '../../known/hosts/compile.ts';
 import type { Candidate, Refusal } from '../../model/candidate.ts';
 import type { Item } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
@@ -85,10 +84,7 @@ function withMarkup(item: Item, candidate: Candidate, book: HostBook): Item {
 
 /** Attributes of the frame that the host reads settings from. */
 function withHostAttributes(markup: Markup, { host, target }: Item, book: HostBook): Markup {
-  const uses = Object.entries(book.byId.get(host ?? '')?.card.settings ?? {}).flatMap(([id, use]) => {
-    const place = isHonoured(use) ? placeOf(use, target) : undefined;
-    return place?.in === 'frameAttribute' ? [{ ...place, setting: id as SettingId }] : [];
-  });
+  const uses = book.byId.get(host ?? '')?.targets.get(target ?? '')?.frameAttributes ?? [];
   if (uses.length === 0) return markup;
   const settings: { [Id in SettingId]?: SettingValue } = { ...markup.settings };
   const attributes = markup.kept.attributes.filter(({ name, value }) => {
