@@ -17,19 +17,19 @@ async function findings(page: Page): Promise<string[]> {
   });
 }
 
-// Every screen at both widths and in both glasses; colours do not go with the width.
+// Every screen at both widths and in both themes; colours do not go with the width.
 describe.each([
   ['day', 1280],
   ['night', 390],
-] as const)('%s glass, %d px wide', (glass, width) => {
+] as const)('%s theme, %d px wide', (theme, width) => {
   test('axe finds nothing on the Bench, its editors, the Shelf, Batch, Sites, and the Host book', async () => {
     const { context, page } = await newVisitor(world.browser, { width, height: 800 });
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
-    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: glass === 'day' ? 'light' : 'dark' }]);
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme === 'day' ? 'light' : 'dark' }]);
     await goTo(page, world.server.address);
     await waitForText(page, 'Opening the sluice');
-    expect(await page.evaluate(() => document.documentElement.dataset.glass)).toBe(glass);
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
     await bringIn(page, `http://lanternreel.localhost:${world.server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
     await waitForText(page, 'The ferry at first light');
     await choose(page, 'waits for a press', 'Autoplay', 'on');
@@ -39,12 +39,12 @@ describe.each([
     expect(await findings(page)).toEqual([]);
     await page.keyboard.press('Escape');
     await page.waitForSelector('.cm-content');
-    await press(page, 'button', 'Before and after');
+    await press(page, 'button', 'Compare');
     await waitForText(page, 'In words');
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Close');
     await waitForNoDialog(page);
-    await press(page, 'button', 'Paste-back');
+    await press(page, 'button', 'Paste back');
     const source = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
     await source.focus();
     await page.keyboard.sendCharacter('<p>Nothing</p>');
@@ -59,7 +59,7 @@ describe.each([
     await press(page, 'button', 'More on The ferry at first light');
     await find(page, 'button', 'Remove The ferry at first light');
     expect(await findings(page)).toEqual([]);
-    await press(page, 'button', 'Post kit');
+    await press(page, 'button', 'Texts for a post');
     await find(page, 'textbox', 'Address of the page');
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Close');

@@ -63,7 +63,7 @@ describe('two hundred links', () => {
       await fromFile(page, `Link;Title;Begin\r\n${rows.join('\r\n')}\r\n`);
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'All 200 rows are made.');
-      await waitForText(page, '12 need you');
+      await waitForText(page, '12 need a decision');
       const first = await page.$eval('.batch-row .number', (cell) => cell.textContent);
       expect(first).toBe('4');
       const csv = await savedBy(page, () => press(page, 'button', 'Save as CSV'));
@@ -72,8 +72,8 @@ describe('two hundred links', () => {
       expect(head).toEqual(['Link', 'Title', 'Begin', 'embed code', 'state', 'findings']);
       const came = Papa.parse<string[]>(rows.join('\r\n'), { delimiter: ';' }).data;
       expect(out.map((row) => row.slice(0, 3))).toEqual(came);
-      expect(out.filter((row) => row[4] === 'needs you').map((row) => row[5]!.length > 20)).toEqual(Array(12).fill(true));
-      for (const row of out.filter(([, , , , state]) => state !== 'needs you')) expect(row[3]).toContain('<');
+      expect(out.filter((row) => row[4] === 'needs a decision').map((row) => row[5]!.length > 20)).toEqual(Array(12).fill(true));
+      for (const row of out.filter(([, , , , state]) => state !== 'needs a decision')) expect(row[3]).toContain('<');
       expect(out[0]![3]).toContain(`stage.quernhill.localhost:${world.server.port}/88014/`);
       const zip = await savedBy(page, () => press(page, 'button', 'A file for each'));
       const files = Object.values(unzipSync(zip.bytes)).map((bytes) => strFromU8(bytes).trim());

@@ -60,7 +60,7 @@ describe('bringing in', () => {
   test('a host that nobody knows can still be framed, with its parameters', () =>
     onBench(async (page) => {
       await bringIn(page, 'http://media.example/show?x=1');
-      await waitForText(page, 'a host without a card');
+      await waitForText(page, 'a host that is not known yet');
       await waitForText(page, 'The page is loaded over https and media.example over http');
       await press(page, 'button', 'Use https');
       await waitForCode(page, 'https://media.example/show?x=1');

@@ -64,10 +64,25 @@ export async function typeIn(page: Page, text: string): Promise<void> {
   await until(page, (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted, text);
 }
 
-/** Opens the token with this sentence and waits for its editor. */
+/** Opens the token with this sentence, or the setting by its name where it is not laid out, and waits for its editor. */
 export async function openToken(page: Page, sentence: string, editor: string): Promise<void> {
-  await press(page, 'button', sentence);
+  if (await isLaidOut(page, sentence)) await press(page, 'button', sentence);
+  else await findSetting(page, editor);
   await find(page, 'dialog', editor);
+}
+
+const isLaidOut = (page: Page, sentence: string): Promise<boolean> =>
+  page.evaluate(
+    (wanted: string) => [...document.querySelectorAll('.token')].some((token) => token.textContent === wanted),
+    sentence,
+  );
+
+/** Opens a setting by typing its name. */
+async function findSetting(page: Page, name: string): Promise<void> {
+  await press(page, 'button', 'Find a setting');
+  await find(page, 'combobox', 'Find a setting');
+  await page.keyboard.type(name);
+  await page.keyboard.press('Enter');
 }
 
 /** Sets a switch or a choice by its token. */

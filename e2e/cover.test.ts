@@ -96,7 +96,6 @@ test('heading, caption and text stand around the player, which goes on playing w
     await waitForText(page, 'Opening the sluice');
     await press(page, 'button', 'Play the preview without sound');
     await waitForText(page, 'In the preview: playing');
-    await press(page, 'button', 'Around');
     await type(page, 'no heading', 'Heading', 'The sluice');
     await type(page, 'no text', 'Text', 'Twice a day.');
     await type(page, 'no caption', 'Caption', 'From the causeway');

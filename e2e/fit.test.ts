@@ -138,7 +138,7 @@ describe('on the Bench', () => {
     await waitForText(page, 'more than the screen of a laptop shows');
     await press(page, 'button', 'At most 600 px wide');
     await type(page, '600 px wide', 'Width in pixels', '340');
-    await choose(page, 'at the start', 'Alignment', 'Centre');
+    await choose(page, 'aligned left', 'Alignment', 'Centre');
     await type(page, 'no space above', 'Space above', '24');
     await type(page, 'no space below', 'Space below', '24');
     const code = await copyCode(page);
@@ -217,7 +217,7 @@ describe('on the Bench', () => {
 
   test('a booklet that loads all its pages is warned of, and then waits until a visitor comes near', async () => {
     const code = await made(`${world.host('gatherfold')}/read/AN1126`, async (page) => {
-      await choose(page, 'sound bed as usual', 'Sound bed', 'on');
+      await choose(page, 'sound bed as usual', 'Background sound', 'on');
       await waitForText(page, 'it loads all its pages together with the page around it');
       await press(page, 'button', 'Load when near');
       await waitForNoText(page, 'it loads all its pages together');

@@ -133,7 +133,7 @@ const FLOWS: readonly Flow[] = [
     settings: async (page) => {
       await type(page, 'opens at page 1', 'Start page', '5');
       await choose(page, 'usual spread', 'Pages at once', 'One page');
-      await choose(page, 'cues as usual', 'Page cues', 'on');
+      await choose(page, 'cues as usual', 'Page notes', 'on');
       await type(page, 'no background', 'Background', '#334455');
     },
     observe: async (site) => {
@@ -337,7 +337,7 @@ describe('quirks of hosts', () => {
     ['oembed', 'by=oembed'],
     ['graph', 'by=graph'],
     ['data', 'by=data'],
-  ])('the page of a host without a card says by %s where its player is', (way, parameter) =>
+  ])('the page of a host that is not known yet says by %s where its player is', (way, parameter) =>
     withLink(`${host('postern')}/walk/${way}`, async (page) => {
       await waitForText(page, 'where its player is');
       await press(page, 'button', `Use postern.localhost:${world.server.port}/player/sea-wall`);

@@ -95,7 +95,7 @@ describe('the live code', () => {
         expect(await codeOf(page)).toContain('<iframe');
         await page.select('.code-head select', 'asItStands');
         await waitForCode(page, 'data-fold-book');
-        await choose(page, 'cues as usual', 'Page cues', 'on');
+        await choose(page, 'cues as usual', 'Page notes', 'on');
         await waitForCode(page, 'data-fold-cues="1"');
         const site = await publish(world.browser, await copyCode(page));
         expect(await site.until((r) => r.fold === 'turned')).toMatchObject({ spread: 2, cues: true });
@@ -109,8 +109,8 @@ describe('before and after', () => {
     withCode(pasted(), async (page) => {
       await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
       await type(page, 'begins at 0:09', 'Start time', '20');
-      await press(page, 'button', 'Before and after');
-      await find(page, 'dialog', 'Before and after');
+      await press(page, 'button', 'Compare');
+      await find(page, 'dialog', 'Compare with what was pasted');
       await waitForText(page, 'related videos: then anyone’s videos → then its own channel');
       await waitForText(page, 'start time: begins at 0:09 → begins at 0:20');
       await press(page, 'button', 'Close');

@@ -186,14 +186,14 @@ describe('what the frame may use', () => {
     }));
 });
 
-test('the glass is remembered', async () => {
+test('the theme is remembered', async () => {
   const { context, page } = await newVisitor(world.browser);
   await openBench(page, world.server.address);
   await waitForText(page, 'Opening the sluice');
-  const before = await page.evaluate(() => document.documentElement.dataset.glass);
-  await press(page, 'button', 'Glass');
+  const before = await page.evaluate(() => document.documentElement.dataset.theme);
+  await press(page, 'button', 'Theme');
   await new Promise((done) => setTimeout(done, 300));
   await reload(page);
-  await until(page, (was?: string) => document.documentElement.dataset.glass !== was, before);
+  await until(page, (was?: string) => document.documentElement.dataset.theme !== was, before);
   await context.close();
 });

@@ -53,7 +53,7 @@ const TOLD: Record<string, { says: string; take?: string; then: string }> = {
 
 async function pasteBack(page: Page, site: (code: string) => string): Promise<void> {
   const code = await codeOf(page);
-  await press(page, 'button', 'Paste-back');
+  await press(page, 'button', 'Paste back');
   const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
   await field.focus();
   await page.keyboard.sendCharacter(`<html><body><h1>A page</h1>${site(code)}</body></html>`);
@@ -119,7 +119,7 @@ test('several forms are taken at once, copied together or saved as files', () =>
     const devtools = await page.createCDPSession();
     await devtools.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
     const responsive = await codeOf(page);
-    await press(page, 'button', 'Several forms');
+    await press(page, 'button', 'Several types');
     for (const form of ['Responsive HTML', 'Markdown', 'Link alone']) await press(page, 'checkbox', form);
     await allowClipboard(page);
     await press(page, 'button', 'Copy them together');

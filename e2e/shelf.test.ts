@@ -78,7 +78,7 @@ describe('the Shelf', () => {
       await (await find(page, 'textbox', 'Tags, with spaces between')).type('tides talk');
       await page.keyboard.press('Enter');
       await (await find(page, 'textbox', 'Address of a page')).type('https://tidemill.example/news/sluice');
-      await press(page, 'button', 'It stands here');
+      await press(page, 'button', 'Add this page');
       await waitForText(page, 'tidemill.example/news/sluice');
       await replaceText(page, search, 'talk news/sluice');
       await waitForText(page, '1 of 2');
@@ -86,7 +86,7 @@ describe('the Shelf', () => {
       await waitForText(page, '1 of 2');
       await press(page, 'button', 'Go back to it');
       await until(page, () => document.querySelectorAll('.detail-list small').length > 1);
-      await press(page, 'button', 'Post kit');
+      await press(page, 'button', 'Texts for a post');
       expect(await (await find(page, 'textbox', 'Code')).evaluate((field) => (field as HTMLTextAreaElement).value)).toBe(first);
       await press(page, 'button', 'Close');
       await press(page, 'link', 'Open on the Bench');
@@ -219,7 +219,7 @@ describe('a store without room', () => {
       await toShelf(page, '2 embeds');
       await fill(page, true);
       const before = await embeds(page);
-      await press(page, 'button', 'Bundles');
+      await press(page, 'button', 'Backup');
       const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
       await waitForText(page, 'The bundle is saved.');
       await press(page, 'button', 'Close');
@@ -228,7 +228,7 @@ describe('a store without room', () => {
         await press(page, 'button', `Remove ${title}`);
         await waitForText(page, `“${title}” is off the Shelf`);
       }
-      await press(page, 'button', 'Bundles');
+      await press(page, 'button', 'Backup');
       await giveFile(page, 'Bring a bundle in', bundle.path);
       await find(page, 'button', 'Take 2 in');
       await fill(page, true);
@@ -284,19 +284,19 @@ describe('a bundle', () => {
       await make(page, FERRY, 'The ferry');
       await toShelf(page, '2 embeds');
       await until(page, () => document.querySelectorAll('.shelf-face img').length === 2);
-      await press(page, 'button', 'Glass');
-      const glass = await page.evaluate(() => document.documentElement.dataset.glass);
-      await press(page, 'button', 'Bundles');
+      await press(page, 'button', 'Theme');
+      const theme = await page.evaluate(() => document.documentElement.dataset.theme);
+      await press(page, 'button', 'Backup');
       const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
       await waitForText(page, 'The bundle is saved.');
       const before = await dumpStore(page);
       await wipeStore(page);
       await waitForText(page, 'Nothing is kept yet');
-      await press(page, 'button', 'Bundles');
+      await press(page, 'button', 'Backup');
       await giveFile(page, 'Bring a bundle in', bundle.path);
       await press(page, 'button', 'Take 3 in');
       await waitForText(page, '3 things are taken in');
-      expect(await page.evaluate(() => document.documentElement.dataset.glass)).toBe(glass);
+      expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
       const { embeds, versions, pictures, proofs, backs } = await dumpStore(page);
       expect({ embeds, versions, pictures }).toEqual({
         embeds: before.embeds,
@@ -316,7 +316,7 @@ describe('a bundle', () => {
       await make(page, SLUICE, 'Opening the sluice');
       await toShelf(page, '1 embed');
       const before = await dumpStore(page);
-      await press(page, 'button', 'Bundles');
+      await press(page, 'button', 'Backup');
       const zip = (text: string): Uint8Array => zipSync({ 'bundle.json': strToU8(text) });
       const files: [Uint8Array, string][] = [
         [strToU8('not a zip'), 'is no zip file'],
@@ -337,7 +337,7 @@ describe('a bundle', () => {
   test('whose import is cut off by a closed tab is in the store as a whole, or not at all', async () => {
     const { context, page } = await newVisitor(world.browser);
     await goTo(page, `${world.server.address}/shelf`);
-    await press(page, 'button', 'Bundles');
+    await press(page, 'button', 'Backup');
     const path = join(tmpdir(), `many-${process.pid}.zip`);
     writeFileSync(path, zipSync({ 'bundle.json': strToU8(JSON.stringify(manyEmbeds(4000))) }));
     await giveFile(page, 'Bring a bundle in', path);
@@ -386,7 +386,7 @@ describe('what is not out yet', () => {
       );
       expect(await page.evaluate(() => document.body.innerText)).not.toContain('Until then visitors find nothing');
       await toShelf(page, '1 embed');
-      await press(page, 'button', 'What comes next');
+      await press(page, 'button', 'Calendar');
       await waitForText(page, '“Opening the sluice at spring tide” is out');
       const calendar = await savedBy(page, () => press(page, 'button', 'Save as a calendar file'));
       expect(calendar.bytes.toString()).toContain(

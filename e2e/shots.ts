@@ -39,7 +39,7 @@ async function makeSeveral(page: Page, host: (name: string) => string): Promise<
   await type(page, 'opens at page 1', 'Start page', '5');
   await bringIn(page, `${host('lanternreel')}/upright/u4wheel0`);
   await waitForText(page, 'The wheel in forty seconds');
-  await choose(page, 'at the start', 'Alignment', 'Centre');
+  await choose(page, 'aligned left', 'Alignment', 'Centre');
   await new Promise((done) => setTimeout(done, 500));
   await press(page, 'link', 'Shelf');
   await waitForText(page, '4 embeds');
@@ -47,7 +47,7 @@ async function makeSeveral(page: Page, host: (name: string) => string): Promise<
   await (await find(page, 'textbox', 'Tags, with spaces between')).type('guide volunteers');
   await page.keyboard.press('Enter');
   await (await find(page, 'textbox', 'Address of a page')).type('https://tidemill.example/volunteers');
-  await press(page, 'button', 'It stands here');
+  await press(page, 'button', 'Add this page');
   await waitForText(page, 'on 1 page');
 }
 
@@ -122,7 +122,7 @@ async function makeProof(page: Page, at: (host: string) => string): Promise<void
 async function makePasteBack(page: Page, at: (host: string) => string): Promise<void> {
   await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
   await waitForText(page, 'Opening the sluice');
-  await press(page, 'button', 'Paste-back');
+  await press(page, 'button', 'Paste back');
   const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
   await field.focus();
   const src = `${at('frames.lanternreel')}/f/k7wq2m9d`;

@@ -1,3 +1,4 @@
+import { GlobalStyles } from '@mui/material';
 import { ThemeProvider } from '@mui/material/styles';
 import { Suspense, useEffect, useMemo, type ReactElement } from 'react';
 import { Outlet, useLocation } from 'react-router';
@@ -6,7 +7,7 @@ import { Banner } from './ui/Banner.tsx';
 import { lazily } from './ui/lazily.ts';
 import { Spine } from './ui/Spine.tsx';
 import { Unbroken } from './ui/Unbroken.tsx';
-import { makeTheme } from './ui/theme.ts';
+import { colourVariables, makeTheme } from './ui/theme.ts';
 
 const Shortcuts = lazily(
   () => import('./ui/Shortcuts.tsx').then((module) => module.Shortcuts),
@@ -15,16 +16,17 @@ const Shortcuts = lazily(
 
 /** What stands around every screen. */
 export function House(): ReactElement {
-  const glass = useAppSelector((state) => state.view.theme);
+  const name = useAppSelector((state) => state.view.theme);
   const shortcuts = useAppSelector((state) => state.view.shortcuts);
   // Another screen of the same kind is no other screen, and its state stays.
   const pathname = useLocation().pathname.split('/', 2)[1] || 'bench';
-  const theme = useMemo(() => makeTheme(glass), [glass]);
+  const theme = useMemo(() => makeTheme(name), [name]);
   useEffect(() => {
-    document.documentElement.dataset.glass = glass;
-  }, [glass]);
+    document.documentElement.dataset.theme = name;
+  }, [name]);
   return (
     <ThemeProvider theme={theme}>
+      <GlobalStyles styles={colourVariables(name)} />
       <div className="house">
         <Spine />
         <Banner />

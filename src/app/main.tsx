@@ -11,6 +11,7 @@ import { Screens } from './routes.tsx';
 import { startAutosave } from './state/autosave.ts';
 import { startDays } from './state/days.ts';
 import { followOwn } from './state/followOwn.ts';
+import { readLayout } from './state/layOut.ts';
 import { readTheme } from './state/readTheme.ts';
 import { Unbroken } from './ui/Unbroken.tsx';
 import { makeStore } from './state/store.ts';
@@ -27,6 +28,7 @@ watchOpening((trouble) => store.dispatch(storageFound(trouble)));
 startDays(store);
 void navigator.storage?.persist?.().catch(() => undefined);
 void readTheme(store);
+void readLayout(store);
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 createRoot(document.querySelector('#application')!).render(

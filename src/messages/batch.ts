@@ -4,15 +4,15 @@ import { isSettingId, settingOf } from '../core/known/settings/list.ts';
 import { sayFinding, sayRefusal } from './en.ts';
 
 export const ROW_STATES = {
-  person: 'needs you',
-  look: 'look at this',
+  person: 'needs a decision',
+  look: 'worth a look',
   done: 'done',
 } as const;
 
 /** How many rows there are of a state, or of all. */
 export function countRows(of: MadeRow['state'] | 'all', count: number): string {
   const one = count === 1;
-  return `${count} ${{ all: one ? 'row' : 'rows', person: one ? 'needs you' : 'need you', look: 'to look at', done: 'done' }[of]}`;
+  return `${count} ${{ all: one ? 'row' : 'rows', person: one ? 'needs a decision' : 'need a decision', look: 'to look at', done: 'done' }[of]}`;
 }
 
 const ROLE_WORDS: Readonly<Record<string, string>> = {

@@ -167,7 +167,7 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   framePolicy: ({ actual, expected }) =>
     `The site’s Content Security Policy does not let ${actual} into frames. Whoever looks after the site must add it: ${expected}`,
   accentContrast: ({ actual }) =>
-    `The accent colour has a contrast of ${actual} to 1 with the ground; buttons and bars need 3 to 1 to be seen.`,
+    `The accent colour has a contrast of ${actual} to 1 with the background; buttons and bars need 3 to 1 to be seen.`,
   coverForm: () => 'It is to load on request only, and this form of code has no cover to ask with.',
   coverFromHost: ({ actual }) =>
     `The cover picture lies at ${actual}, so the host is asked for it before any visitor wanted that. Put the picture on your site, or into the code.`,
@@ -365,12 +365,12 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   width: ['no width set', (v) => `${v} px wide`],
   ratio: ['its own ratio', (v) => `ratio ${v}`],
   height: ['usual height', (v) => `${v} px high`],
-  align: ['at the start', (v) => ({ start: 'at the start', centre: 'centred', end: 'at the end' })[v] ?? v],
+  align: ['aligned left', (v) => ({ start: 'aligned left', centre: 'centred', end: 'aligned right' })[v] ?? v],
   spaceAbove: ['no space above', (v) => `${v} px above`],
   spaceBelow: ['no space below', (v) => `${v} px below`],
   border: ['no border', (v) => `border ${v} px`],
   radius: ['square corners', (v) => `corners ${v} px round`],
-  background: ['no background', (v) => `ground ${v}`],
+  background: ['no background', (v) => `background ${v}`],
   referrer: [
     'referrer as usual',
     (v) => ({ none: 'tells no referrer', origin: 'tells its origin only', usual: 'referrer as usual' })[v] ?? v,
@@ -395,7 +395,7 @@ export function sayOption(id: SettingId, option: string): string {
 
 const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   widthMode: { fill: 'Fill the column', atMost: 'At most', fixed: 'Fixed' },
-  align: { start: 'Start', centre: 'Centre', end: 'End' },
+  align: { start: 'Left', centre: 'Centre', end: 'Right' },
   load: { all: 'With the page', near: 'When near', ask: 'On request' },
   related: { any: 'Anyone’s', same: 'Same channel', none: 'None' },
   tracking: { usual: 'As usual', reduced: 'Reduced' },
@@ -428,7 +428,7 @@ const saySent = (sent: readonly Sent[]): string =>
   sent.map((s) => (s.in === 'origin' ? `the ${s.value} domain` : `${s.name}=${s.value}`)).join(' and ');
 
 export const sayOrigin = ({ kind, host }: Item): string =>
-  `This says which item it is: ${KIND_WORDS[kind]}${host ? '' : ' of a host without a card'}.`;
+  `This says which item it is: ${KIND_WORDS[kind]}${host ? '' : ' of a host that is not known yet'}.`;
 
 const DROPPED: Record<Extract<Meaning, { role: 'dropped' }>['why'], string> = {
   tracking: 'dropped: tracking',
@@ -440,7 +440,7 @@ const DROPPED: Record<Extract<Meaning, { role: 'dropped' }>['why'], string> = {
 export function sayMeaning(meaning: Meaning): string {
   switch (meaning.role) {
     case 'host':
-      return meaning.name ?? 'a host without a card';
+      return meaning.name ?? 'a host that is not known yet';
     case 'form':
       return meaning.name;
     case 'identity':

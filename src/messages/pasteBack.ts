@@ -11,7 +11,7 @@ const WITHOUT: Readonly<Record<string, string>> = {
   title: 'screen readers say its address, or nothing',
   width: 'it is 300 px wide, as browsers make it',
   height: 'it is 150 px high, as browsers make it',
-  allow: 'browsers refuse what needs leave, such as starting by itself or the whole screen',
+  allow: 'browsers block what the frame has no permission for, such as autoplay and full screen',
   allowfullscreen: 'it cannot fill the screen',
   loading: 'it loads with the page, not when a visitor comes near',
   sandbox: 'nothing in it is held back',
@@ -30,7 +30,7 @@ const WITHOUT_PROPERTY: Readonly<Record<string, string>> = {
   border: 'browsers draw a line around it',
   margin: 'it is not where it should be in the column',
   'margin-inline': 'it is not where it should be in the column',
-  background: 'its ground is that of the page',
+  background: 'its background is that of the page',
 };
 
 const SENTENCES: Sentences = {

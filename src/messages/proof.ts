@@ -65,7 +65,8 @@ function oneOfAsked(words: Record<string, string>) {
 export const sayObserved = ({ question, expected, observed, verdict, by }: ProofRow): string => {
   const { say, ask } = WORDS[question as QuestionId];
   if (observed !== null) return say(observed);
-  if (by === 'person' && expected !== null) return verdict === 'as asked' ? say(expected) : `not so: ${say(expected)}`;
+  if (by === 'person' && expected !== null)
+    return verdict === 'as asked' ? say(expected) : `this did not happen: ${say(expected)}`;
   return ask(expected);
 };
 

@@ -2,7 +2,7 @@ import type { Severity } from '../core/steps/check/finding.ts';
 
 /** How serious a finding is, in words. */
 export const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
-  error: 'goes wrong',
-  warning: 'look at this',
-  note: 'good to know',
+  error: 'Error',
+  warning: 'Warning',
+  note: 'Note',
 };

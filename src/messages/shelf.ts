@@ -14,7 +14,7 @@ export const STATE_NAMES: Record<State, string> = {
 /** What needs a look, by the code of its check. */
 export function sayFindingCode(code: string): string {
   const check = CHECKS.find(({ id }) => id === code);
-  return check ? `not so: ${check.holds.charAt(0).toLowerCase()}${check.holds.slice(1)}` : code;
+  return check ? `failed: ${check.holds.charAt(0).toLowerCase()}${check.holds.slice(1)}` : code;
 }
 
 export const sayComing = ({ what, embed }: Coming): string =>

@@ -1,6 +1,6 @@
 import { kept } from '../state/bench.ts';
 import { selectEmbed, selectWork } from '../state/selectors.ts';
-import { copyConfirmed } from '../state/view.ts';
+import { codeCopied, copyConfirmed } from '../state/view.ts';
 import type { Command } from './command.ts';
 
 /** How long the button says that it was done, in milliseconds. */
@@ -19,6 +19,7 @@ export const copyCode: Command = {
         .writeText(code)
         .then(() => {
           store.dispatch(kept({ code, work }));
+          store.dispatch(codeCopied(code));
           store.dispatch(copyConfirmed('yes'));
         })
         .catch(() => store.dispatch(copyConfirmed('failed')))

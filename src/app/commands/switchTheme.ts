@@ -4,7 +4,7 @@ import type { Command } from './command.ts';
 
 export const switchTheme: Command = {
   id: 'switchTheme',
-  label: 'Day or night glass',
+  label: 'Light or dark theme',
   keys: 't',
   run: (store, act) => {
     if (act) {

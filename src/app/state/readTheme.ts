@@ -2,7 +2,7 @@ import { findPreference } from '../storage/database.ts';
 import type { Store } from './store.ts';
 import { storageFound, themeChosen } from './view.ts';
 
-/** The glass that was chosen, or else the one that the system has. */
+/** The theme that was chosen, or else the one that the system has. */
 export async function readTheme(store: Store): Promise<void> {
   try {
     const theme = await findPreference('theme');

@@ -1,5 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { makeBook, type HostBook } from '../../core/known/hosts/book.ts';
+import { nextStep, type NextStep } from '../../core/proof/nextStep.ts';
 import { stationsOf } from '../../core/known/hosts/stations.ts';
 import { compareCodes } from '../../core/live/compare.ts';
 import { canKeep } from '../../core/live/keep.ts';
@@ -145,6 +146,9 @@ export const selectEmbed = createSelector(
   [selectItem, selectSettings, selectContext, selectWriting],
   (item, settings, context, writing): Embed | null => item && embedFrom(item, settings, context, writing),
 );
+
+export const selectNextStep = (state: State): NextStep =>
+  nextStep(selectEmbed(state), { copied: state.view.copiedCode, proof: state.proof.proof });
 
 /** Which settings stand at which moment. */
 export const selectStations = createSelector(

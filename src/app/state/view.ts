@@ -1,8 +1,13 @@
 import { createSlice, type PayloadAction, type WritableDraft } from '@reduxjs/toolkit';
 import type { PlayerReport } from '../../core/known/hosts/playerReport.ts';
 import type { Origin } from '../../core/model/plan.ts';
+import type { Moment } from '../../core/model/setting.ts';
 import type { Made } from '../../core/keeping/shelf/record.ts';
-import { settingOf, type SettingId } from '../../core/known/settings/list.ts';
+import { USUAL_LAYOUT, type BenchLayout } from './benchLayout.ts';
+import type { SettingId } from '../../core/known/settings/list.ts';
+
+/** What else is done with a code: compared with what was pasted, taken in several types, pasted back, given dates. */
+export type CodeWay = 'compare' | 'several' | 'back' | 'dates';
 
 /** How the screen stands; nothing of it is undone. */
 export interface ViewState {
@@ -30,8 +35,14 @@ export interface ViewState {
   copied: 'no' | 'yes' | 'failed';
   /** The setting whose editor is open. */
   open: SettingId | null;
-  /** Which of the two about the place in the page is shown. */
-  place: 'frame' | 'around';
+  /** The moment of which all settings are listed, or all of them; null while the list is closed. */
+  listed: Moment | 'all' | null;
+  /** What is opened over the code. */
+  beside: CodeWay | null;
+  /** How the panes of the Bench are laid out on this device. */
+  layout: BenchLayout;
+  /** The code that was copied last. */
+  copiedCode: string | null;
   shortcuts: boolean;
 }
 
@@ -50,7 +61,10 @@ const initialState: ViewState = {
   coverRatio: null,
   copied: 'no',
   open: null,
-  place: 'frame',
+  listed: null,
+  beside: null,
+  layout: USUAL_LAYOUT,
+  copiedCode: null,
   shortcuts: false,
 };
 
@@ -102,11 +116,19 @@ export const viewSlice = createSlice({
     },
     tokenOpened: (state, { payload }: PayloadAction<SettingId | null>) => {
       state.open = payload;
-      const moment = payload && settingOf(payload).moment;
-      if (moment === 'frame' || moment === 'around') state.place = moment;
+      state.listed = null;
     },
-    placeShown: (state, { payload }: PayloadAction<ViewState['place']>) => {
-      state.place = payload;
+    settingsListed: (state, { payload }: PayloadAction<ViewState['listed']>) => {
+      state.listed = payload;
+    },
+    wayOpened: (state, { payload }: PayloadAction<CodeWay | null>) => {
+      state.beside = payload;
+    },
+    laidOut: (state, { payload }: PayloadAction<Partial<BenchLayout>>) => {
+      state.layout = { ...state.layout, ...payload };
+    },
+    codeCopied: (state, { payload }: PayloadAction<string>) => {
+      state.copiedCode = payload;
     },
     shortcutsShown: (state, { payload }: PayloadAction<boolean>) => {
       state.shortcuts = payload;
@@ -129,6 +151,9 @@ export const {
   coverMeasured,
   copyConfirmed,
   tokenOpened,
-  placeShown,
+  settingsListed,
+  wayOpened,
+  laidOut,
+  codeCopied,
   shortcutsShown,
 } = viewSlice.actions;

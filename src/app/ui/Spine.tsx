@@ -13,8 +13,8 @@ import {
   BatchSign,
   BenchSign,
   BookSign,
-  GlassSign,
-  KeysSign,
+  ThemeSign,
+  ShortcutsSign,
   PaneAjar,
   ShelfSign,
   SitesSign,
@@ -37,8 +37,8 @@ export function Spine(): ReactElement {
       <span className="spine-gap" />
       <CommandButton command={undo} sign={<BackSign />} words="Undo" />
       <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
-      <CommandButton command={switchTheme} sign={<GlassSign />} words="Glass" />
-      <CommandButton command={showShortcuts} sign={<KeysSign />} words="Keys" />
+      <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" />
+      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words="Shortcuts" />
     </nav>
   );
 }

@@ -21,7 +21,7 @@ export const BookSign = (): ReactElement =>
   draw('M10 5v11.5 M2.5 4.5h5A2.5 2.5 0 0 1 10 7v9.5a2 2 0 0 0-2-2H2.5z M17.5 4.5h-5A2.5 2.5 0 0 0 10 7v9.5a2 2 0 0 1 2-2h5.5z');
 export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-3 M4 7l3 3');
 export const AgainSign = (): ReactElement => draw('M16 7H8a4 4 0 0 0 0 8h5 M16 7l-3-3 M16 7l-3 3');
-export const GlassSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');
-export const KeysSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');
+export const ThemeSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');
+export const ShortcutsSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');
 /** Three slats that go through one opening. */
 export const BatchSign = (): ReactElement => draw('M2.5 5h6 M2.5 10h6 M2.5 15h6 M11 3v14 M13.5 10h4 M15.5 8l2 2-2 2');

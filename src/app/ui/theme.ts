@@ -1,30 +1,46 @@
 import { createTheme, type Theme } from '@mui/material/styles';
 
-/** Leaded windows: thin dark lines between quiet panes. The same colours stand in `look.css` as variables. */
-const GLASS = {
+/** Thin dark lines between quiet panes: the one source of colours, for the theme and for style sheets. */
+const COLOURS = {
   day: {
     ground: '#f5f2ea',
     pane: '#fffdf8',
     line: '#2b3440',
+    hair: '#c9c4b6',
     ink: '#1e2630',
     quiet: '#5a6472',
     green: '#1f5f4f',
+    'green-wash': '#dfeae2',
+    'on-green': '#fffdf8',
     amber: '#8f5209',
+    'amber-wash': '#f6e5c8',
     brick: '#9e2f2a',
   },
   night: {
     ground: '#12181f',
     pane: '#1a222b',
     line: '#3a4653',
+    hair: '#2d3844',
     ink: '#e9e4d8',
     quiet: '#a3adb8',
     green: '#7cc4ac',
+    'green-wash': '#21392f',
+    'on-green': '#12181f',
     amber: '#f2b65a',
+    'amber-wash': '#3d3016',
     brick: '#f08a7e',
   },
 } as const;
 
-export type Glass = keyof typeof GLASS;
+export type ThemeName = keyof typeof COLOURS;
+
+/** The colours as variables of style sheets: `--ground` and the others. */
+export const colourVariables = (name: ThemeName): Record<string, Record<string, string>> => ({
+  ':root': {
+    ...Object.fromEntries(Object.entries(COLOURS[name]).map(([colour, value]) => [`--${colour}`, value])),
+    colorScheme: name === 'day' ? 'light' : 'dark',
+  },
+});
 
 const SANS = "'Commissioner Variable', sans-serif";
 
@@ -32,12 +48,12 @@ const SANS = "'Commissioner Variable', sans-serif";
 const AT_ONCE = { transitionDuration: 0 };
 const plainSheet = (line: string) => ({ border: `1px solid ${line}`, boxShadow: 'none', backgroundImage: 'none' });
 
-export function makeTheme(glass: Glass): Theme {
-  const c = GLASS[glass];
-  const on = glass === 'day' ? c.pane : c.ground;
+export function makeTheme(name: ThemeName): Theme {
+  const c = COLOURS[name];
+  const on = c['on-green'];
   return createTheme({
     palette: {
-      mode: glass === 'day' ? 'light' : 'dark',
+      mode: name === 'day' ? 'light' : 'dark',
       primary: { main: c.green, contrastText: on },
       warning: { main: c.amber, contrastText: on },
       error: { main: c.brick, contrastText: on },

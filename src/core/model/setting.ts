@@ -9,6 +9,8 @@ export interface Setting<Id extends string = string> {
   /** Stable: cards, saved work and the command line use it. */
   readonly id: Id;
   readonly moment: Moment;
+  /** People reach for it most: it is laid out before anybody asks for it. */
+  readonly foremost?: true;
   /** Our own markup does it, though it belongs to a moment of the visit. */
   readonly here?: true;
   /** The feature that it gives to the frame, or takes from it (Permissions Policy, section 4.1). */

@@ -20,7 +20,7 @@ export function BeforeAndAfter({ close }: { close: () => void }): ReactElement {
   const embed = useAppSelector(selectEmbed);
   const rows = useAppSelector(selectComparison) ?? [];
   return (
-    <Pane title="Before and after" close={close} wide>
+    <Pane title="Compare with what was pasted" close={close} wide>
       <div className="compare-codes">
         <CodeOf words="As it was pasted" code={text.slice(...candidate.range)} />
         <CodeOf words="As it is taken away" code={embed?.code.text ?? ''} />

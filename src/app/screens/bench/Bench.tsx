@@ -5,7 +5,7 @@ import './page.css';
 import './moments.css';
 import './code.css';
 import './checks.css';
-import { Suspense, useCallback, useEffect, useState, type DragEvent, type ReactElement } from 'react';
+import { Suspense, useCallback, useEffect, useState, type CSSProperties, type DragEvent, type ReactElement } from 'react';
 import { broughtIn, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
 import {
@@ -28,7 +28,10 @@ import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { AnatomyStrip } from './AnatomyStrip.tsx';
 import { Checks } from './Checks.tsx';
 import { CodePane } from './CodePane.tsx';
+import { Divider } from './Divider.tsx';
+import { Explanation } from './Explanation.tsx';
 import { Moments } from './Moments.tsx';
+import { NextLine } from './NextLine.tsx';
 import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
 import { keepFace } from '../../state/faces.ts';
@@ -55,16 +58,32 @@ export function Bench(): ReactElement {
   );
   usePaste(bringIn);
   const settled = useSettled();
+  const layout = useAppSelector((state) => state.view.layout);
   const onDrop = (event: DragEvent): void => {
     event.preventDefault();
     bringIn(event.dataTransfer.getData('text/uri-list').split('\n')[0] || event.dataTransfer.getData('text/plain'));
   };
   return (
-    <div className={settled ? 'bench' : 'bench unsettled'} onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div
+      className={settled ? 'bench' : 'bench unsettled'}
+      data-code={layout.codeShown ? 'shown' : 'folded'}
+      style={layout.code === null ? undefined : ({ '--code-width': `${layout.code}px` } as CSSProperties)}
+      onDrop={onDrop}
+      onDragOver={(event) => event.preventDefault()}
+    >
       <h1 className="hidden-words">Bench</h1>
       <PasteLine missing={missing} />
       <AnatomyStrip />
       <PagePane />
+      <Divider />
+      <div className="side" hidden={!layout.codeShown}>
+        <div className="side-parts">
+          <NextLine />
+          <CodePane />
+          <Checks />
+        </div>
+        <Explanation />
+      </div>
       {proving ? (
         <Suspense fallback={null}>
           <ProofStrip />
@@ -72,10 +91,6 @@ export function Bench(): ReactElement {
       ) : (
         <Moments />
       )}
-      <div className="side">
-        <CodePane />
-        <Checks />
-      </div>
     </div>
   );
 }

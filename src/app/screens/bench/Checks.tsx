@@ -58,7 +58,7 @@ export function Checks(): ReactElement {
       </ul>
       {there && (
         <details className="holds">
-          <summary>What was looked at and holds</summary>
+          <summary>Passed checks</summary>
           <ul>
             {looked
               .filter((c) => !failing.has(c.id))

@@ -4,11 +4,12 @@ import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
 import type { Transaction } from '@codemirror/state';
 import { Annotation, EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
-import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
+import { Decoration, EditorView, keymap, WidgetType, type DecorationSet } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
 import { useEffect, useRef, type ReactElement } from 'react';
 import type { Mark } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
+import { breaksIn } from './codeLines.ts';
 import type { CodeTrouble } from './codeTroubles.ts';
 
 export interface CodeEditorProps {
@@ -64,6 +65,23 @@ function decorate({ map, pointed }: { map: readonly Mark[]; pointed: Origin | nu
       );
   return builder.finish();
 }
+
+/** The end of a line that is shown and not written. */
+class ShownBreak extends WidgetType {
+  override eq(): boolean {
+    return true;
+  }
+  toDOM(): HTMLElement {
+    return document.createElement('br');
+  }
+}
+const SHOWN_BREAK = Decoration.widget({ widget: new ShownBreak(), side: -1 });
+const breakUp = (text: string): DecorationSet => Decoration.set(breaksIn(text).map((at) => SHOWN_BREAK.range(at)));
+const lines = StateField.define<DecorationSet>({
+  create: ({ doc }) => breakUp(doc.toString()),
+  update: (laid, { docChanged, newDoc }) => (docChanged ? breakUp(newDoc.toString()) : laid),
+  provide: (field) => EditorView.decorations.from(field),
+});
 
 const originAt = ({ target }: Event): Origin | null =>
   target instanceof Element
@@ -144,6 +162,7 @@ function stateFor(latest: { current: CodeEditorProps }): EditorState {
       html(),
       syntaxHighlighting(ink),
       marks,
+      lines,
       EditorState.changeFilter.of((transaction) => !latest.current.fixed || transaction.annotation(fromOutside) === true),
       EditorView.contentAttributes.of({ 'aria-label': 'The code', spellcheck: 'false' }),
       EditorView.updateListener.of(({ docChanged, transactions, state }) => {

@@ -1,21 +1,20 @@
 import { Button } from '@mui/material';
-import { Suspense, useMemo, useState, type ReactElement } from 'react';
+import { Fragment, Suspense, useMemo, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { canKeep } from '../../../core/live/keep.ts';
 import { AS_IT_STANDS, type Mark } from '../../../core/model/code.ts';
-import type { Origin, SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { formOf, FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
-import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { copyCode } from '../../commands/copyCode.ts';
 import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
 import { selectEmbed, selectFacts, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { pointedAt, tokenOpened } from '../../state/view.ts';
+import { pointedAt, tokenOpened, wayOpened, type CodeWay } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
 import { lazily, whenIdle } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
 import { fileOf } from '../../../core/many/kit/codeFile.ts';
+import { linesOf } from './codeLines.ts';
 import { troublesOf } from './codeTroubles.ts';
 
 // The code is there at once, as text; the editor comes when what else the first screen needs is done.
@@ -45,10 +44,25 @@ const SeveralForms = lazily(
 function PlainCode({ text }: { text: string }): ReactElement {
   return (
     <pre className="code-text" tabIndex={0} aria-label="The code">
-      <code>{text}</code>
+      <code>
+        {linesOf(text).map((line, i) => (
+          <Fragment key={i}>
+            {i > 0 && <br />}
+            {line}
+          </Fragment>
+        ))}
+      </code>
     </pre>
   );
 }
+
+/** What else is done with the code, in the order of the work. */
+const WAYS: readonly { way: CodeWay; words: string }[] = [
+  { way: 'compare', words: 'Compare' },
+  { way: 'several', words: 'Several types' },
+  { way: 'back', words: 'Paste back' },
+  { way: 'dates', words: 'Dates' },
+];
 
 const COPY_WORDS = {
   no: 'Copy the code',
@@ -61,8 +75,9 @@ export function CodePane(): ReactElement {
   const store = useStore() as Store;
   const there = useAppSelector((state) => selectEmbed(state) !== null);
   const copied = useAppSelector((state) => state.view.copied);
-  const [beside, setBeside] = useState<'before' | 'site' | 'several' | 'dates' | null>(null);
-  const close = (): void => setBeside(null);
+  const dispatch = useAppDispatch();
+  const beside = useAppSelector((state) => state.view.beside);
+  const close = (): void => void dispatch(wayOpened(null));
   const { can, run } = useCommand(copyCode);
   const save = (): void => {
     const state = store.getState();
@@ -80,30 +95,20 @@ export function CodePane(): ReactElement {
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
-      <div className="code-beside">
-        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('before')}>
-          Before and after
-        </button>
-        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('site')}>
-          Paste-back
-        </button>
-        <button type="button" className="inline-remedy" title="Save the code as a file" disabled={!there} onClick={save}>
-          Save
-        </button>
-        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('several')}>
-          Several forms
-        </button>
-        <button type="button" className="inline-remedy" disabled={!there} onClick={() => setBeside('dates')}>
-          Dates
-        </button>
-      </div>
       {there ? <Editor /> : <p className="quiet code-empty">The code to take away stands here.</p>}
-      <div className="code-foot">
-        <p>{there && <Explanation />}</p>
-      </div>
+      <div className="code-beside">
+        {WAYS.map(({ way, words }) => (
+          <button key={way} type="button" className="inline-remedy" disabled={!there} onClick={() => dispatch(wayOpened(way))}>
+            {words}
+          </button>
+        ))}
+        <button type="button" className="inline-remedy" title="Save the code as a file" disabled={!there} onClick={save}>
+          Save as file
+        </button>
+      </div>{' '}
       <Suspense fallback={null}>
-        {beside === 'before' && <BeforeAndAfter close={close} />}
-        {beside === 'site' && <PasteBack close={close} />}
+        {beside === 'compare' && <BeforeAndAfter close={close} />}
+        {beside === 'back' && <PasteBack close={close} />}
         {beside === 'dates' && <Dates close={close} />}
         {beside === 'several' && <SeveralForms close={close} />}
       </Suspense>
@@ -129,7 +134,7 @@ function FormChoice(): ReactElement {
   };
   return (
     <label>
-      Form{' '}
+      Code type{' '}
       <select value={form} onChange={(event) => choose(event.target.value)}>
         {FORMS.map(({ id, label }) => (
           <option key={id} value={id}>
@@ -187,33 +192,4 @@ function unsaid({ plan }: Embed, changes: SettingsFix): SettingsFix {
     plan.entries.filter(({ state }) => state === 'not offered' || state === 'not applicable').map((e) => e.setting),
   );
   return Object.fromEntries(Object.entries(changes).filter(([id]) => silent.has(id as never)));
-}
-
-/** What is pointed at, in words; otherwise what this form of code leaves out. */
-function Explanation(): ReactElement | null {
-  const embed = useAppSelector(selectEmbed)!;
-  const pointed: Origin | null = useAppSelector((state) => state.view.pointed);
-  const entry = embed.plan.entries.find((e) => e.setting === pointed);
-  if (pointed === 'item') return <>{sayOrigin(embed.item)}</>;
-  if (pointed)
-    return (
-      <>
-        {entry
-          ? `${saySetting(pointed, entry.asked)}: ${sayState(entry)}`
-          : `${saySetting(pointed, undefined)}: nothing is sent for it.`}
-      </>
-    );
-  const written = new Set(embed.code.map.map((mark) => mark.origin));
-  const textual = embed.code.form !== AS_IT_STANDS && formOf(embed.code.form as CodeFormId).carries !== 'everything';
-  const left = embed.plan.entries.filter(
-    (e) =>
-      e.reason.code === 'formLacks' || (textual && (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting)),
-  );
-  if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
-  if (embed.code.form === AS_IT_STANDS && embed.item.running) return <>Copied without what runs in it, unless you keep it.</>;
-  if (embed.code.form === AS_IT_STANDS)
-    return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
-  if (embed.plan.script)
-    return <>The host’s own script code, since it has no frame to offer; the settings stand in its attributes.</>;
-  return <>{formOf(embed.code.form as CodeFormId).help}</>;
 }

@@ -59,7 +59,7 @@ export function Dates({ close }: { close: () => void }): ReactElement {
         {out === null
           ? 'Leave the first empty where the item can be seen already.'
           : ahead
-            ? 'Both stand under “What comes next” on the Shelf. Until then nothing is loaded behind the cover.'
+            ? 'Both stand under “Calendar” on the Shelf. Until then nothing is loaded behind the cover.'
             : 'That day has come: nothing is in the way.'}
       </p>
     </Pane>

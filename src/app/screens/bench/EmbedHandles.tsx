@@ -5,11 +5,11 @@ import type { PreviewBox } from '../../../preview/messages.ts';
 import { changed, gestureEnded } from '../../state/bench.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { AT_HANDLE } from './onTheEmbed.ts';
+import { EmbedBar } from './EmbedBar.tsx';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
 
 const RATIOS = ['16:9', '4:3', '3:2', '1:1', '4:5', '9:16', '2:1', '21:9'];
-/** What the names of gestures at a handle begin with. */
-export const AT_HANDLE = 'handle: ';
 /** How near a dragged shape must come to a common ratio to become it, as a share. */
 const SNAP = 0.04;
 
@@ -75,6 +75,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
         change={(_, dy) => ({ spaceBelow: limit(Number(spaceBelow) + dy / scale) })}
         step={(by) => ({ spaceBelow: limit(Number(spaceBelow) + by) })}
       />
+      <EmbedBar left={left} top={top + height + 8} />
     </div>
   );
 }

@@ -1,110 +1,111 @@
-import { Suspense, useEffect, type ReactElement, type ReactNode } from 'react';
-import type { Station as StationData } from '../../../core/known/hosts/stations.ts';
+import { Suspense, useEffect, type ReactElement } from 'react';
+import { layOut as laidOutOf, type Station as StationData } from '../../../core/known/hosts/stations.ts';
 import type { Moment } from '../../../core/model/setting.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
+import { MOMENT_NAMES } from '../../../messages/moments.ts';
+import { findSetting } from '../../commands/findSetting.ts';
+import { toggleSettings } from '../../commands/toggleSettings.ts';
 import { sameData } from '../../state/sameData.ts';
-import { selectStations } from '../../state/selectors.ts';
+import { selectEmbed, selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { placeShown } from '../../state/view.ts';
+import { settingsListed } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
+import { useCommand } from '../../ui/useCommand.ts';
+import { ON_THE_EMBED } from './onTheEmbed.ts';
+import { FINDER_BUTTON } from './finderButton.ts';
 import { OwnParameters } from './OwnParameters.tsx';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
 
 const loadEditor = () => import('./TokenEditor.tsx').then((module) => module.TokenEditor);
 const TokenEditor = lazily(loadEditor, () => null);
+const loadFinder = () => import('./SettingFinder.tsx').then((module) => module.SettingFinder);
+const SettingFinder = lazily(loadFinder, () => null);
 
-const STATIONS: readonly { moment: Moment; name: string; words: string }[] = [
-  { moment: 'arrive', name: 'Arrive', words: 'when the page opens' },
-  { moment: 'begin', name: 'Begin', words: 'when it starts' },
-  { moment: 'during', name: 'During', words: 'while it runs' },
-  { moment: 'end', name: 'End', words: 'when it is over' },
-];
+const MOMENTS: readonly Moment[] = ['arrive', 'begin', 'during', 'end', 'frame', 'around'];
 
-/** The place in the page: the frame itself, or what stands around it. */
-const PLACES = [
-  { moment: 'frame', name: 'Frame', words: 'how it stands in the page' },
-  { moment: 'around', name: 'Around', words: 'heading, caption and what else belongs to it' },
-] as const;
-
-/** The four stations of a visit, and the frame; every setting as a short sentence that opens in place. */
+/** The stations of a visit, and the place in the page: what is set, and what people reach for most. The rest is one press away. */
 export function Moments(): ReactElement {
-  const dispatch = useAppDispatch();
   const stations = useAppSelector(selectStations, sameData);
-  const place = useAppSelector((state) => state.view.place);
   const open = useAppSelector((state) => state.view.open !== null);
+  const listed = useAppSelector((state) => state.view.listed !== null);
+  const unfolded = useAppSelector((state) => state.view.layout.settingsShown);
+  const find = useCommand(findSetting);
+  const fold = useCommand(toggleSettings);
   // Ready before it is opened, and there even when the server goes.
-  useEffect(() => void loadEditor().catch(() => undefined), []);
+  useEffect(() => {
+    void loadEditor().catch(() => undefined);
+    void loadFinder().catch(() => undefined);
+  }, []);
   return (
     <section className="moments" aria-label="Moments">
-      <Rail />
-      <div className="stations">
+      <div className="moments-head">
+        <Rail />
+        <div className="moments-ways">
+          <button
+            type="button"
+            id={FINDER_BUTTON}
+            className="inline-remedy"
+            aria-haspopup="dialog"
+            disabled={!find.can}
+            onClick={find.run}
+          >
+            Find a setting
+          </button>
+          <button type="button" className="inline-remedy" aria-expanded={unfolded} aria-controls="stations" onClick={fold.run}>
+            {unfolded ? 'Hide settings' : 'Show settings'}
+          </button>
+        </div>
+      </div>
+      <div className="stations" id="stations" hidden={!unfolded}>
         <OwnParameters />
-        {stations &&
-          STATIONS.map(({ moment, name, words }) => (
-            <Station key={moment} moment={moment} station={stations[moment]}>
-              {name} <small>{words}</small>
-            </Station>
-          ))}
-        {stations && (
-          <Station moment={place} station={stations[place]}>
-            {PLACES.map(({ moment, name, words }) => (
-              <button
-                key={moment}
-                type="button"
-                className="place"
-                title={words}
-                aria-pressed={moment === place}
-                onClick={() => dispatch(placeShown(moment))}
-              >
-                {name}
-              </button>
-            ))}
-          </Station>
-        )}
+        {stations && MOMENTS.map((moment) => <Station key={moment} moment={moment} station={stations[moment]} />)}
         {!stations && (
           <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>
         )}
       </div>
-      <Suspense fallback={null}>{open && <TokenEditor />}</Suspense>
+      <Suspense fallback={null}>
+        {listed && <SettingFinder />}
+        {open && <TokenEditor />}
+      </Suspense>
     </section>
   );
 }
 
-interface StationProps {
-  moment: Moment;
-  station: StationData;
-  /** Its heading. */
-  children: ReactNode;
-}
-
-function Station({ moment, station, children }: StationProps): ReactElement | null {
+function Station({ moment, station }: { moment: Moment; station: StationData }): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const open = useAppSelector((state) => state.view.open);
+  const settings = useAppSelector((state) => selectEmbed(state)!.settings, sameData);
   if (Object.values(station).every((ids) => ids.length === 0)) return null;
+  const { shown, more } = laidOutOf(station, settings);
+  const hidden = [...more, ...station['not offered'], ...station['not applicable']];
+  const { name, words } = MOMENT_NAMES[moment];
+  const laid = (id: SettingId): boolean => (shown.includes(id) && !ON_THE_EMBED.has(id)) || (id === open && hidden.includes(id));
   return (
     <div className="station" data-moment={moment}>
-      <h2>{children}</h2>
+      <div className="station-head">
+        <h2>
+          {name} <small>{words}</small>
+        </h2>
+        {hidden.length > 0 && (
+          <button
+            type="button"
+            className="token station-more"
+            aria-haspopup="dialog"
+            aria-label={`${hidden.length} more of ${name}`}
+            onClick={() => dispatch(settingsListed(moment))}
+          >
+            {hidden.length} more
+          </button>
+        )}
+      </div>
       <ul>
-        {station.offered.map((id) => (
+        {[...shown, ...hidden].filter(laid).map((id) => (
           <li key={id}>
             <Token id={id} />
           </li>
         ))}
       </ul>
-      <Lacking ids={station['not offered']} words="not offered" />
-      <Lacking ids={station['not applicable']} words="not for this kind" />
     </div>
-  );
-}
-
-/** Settings that cannot be had for the item, by name. */
-function Lacking({ ids, words }: { ids: readonly SettingId[]; words: string }): ReactElement | null {
-  if (ids.length === 0) return null;
-  return (
-    <p className="lacking">
-      {words}:
-      {ids.map((id) => (
-        <Token key={id} id={id} brief />
-      ))}
-    </p>
   );
 }

@@ -1,10 +1,10 @@
 import { Suspense, useCallback, useRef, useState, type ReactElement } from 'react';
-import { selectByContent, selectPreviewCode, selectSite } from '../../state/selectors.ts';
+import { selectByContent, selectNextStep, selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { proofBegun, proofShown } from '../../state/proof.ts';
 import { shownTogether } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
-import { AT_HANDLE } from './EmbedHandles.tsx';
+import { AT_HANDLE } from './onTheEmbed.ts';
 import { NowPlaying } from './NowPlaying.tsx';
 import { PreviewSheet } from './PreviewSheet.tsx';
 import { WidthRule } from './WidthRule.tsx';
@@ -14,16 +14,16 @@ const ProofStage = lazily(
   () => null,
 );
 
-/** Room below the embed that shows how the page goes on, and the smallest scale that can still be read. */
-const BELOW = 48;
-const SMALLEST = 0.6;
+/** Room below the embed for the bar at its edge, in screen pixels, and the smallest scale that can still be read. */
+const BELOW = 40;
+const SMALLEST = 0.4;
 /** Below this room, in pixels, the page is shown as a phone shows it. */
 const HAND = 500;
 
 /** The scale at which the page's width, and the embed as a whole, can be seen. */
 function scaleFor(room: { width: number; height: number }, width: number, bottom: number): number {
   if (room.width === 0) return 1;
-  const tall = bottom > 0 ? Math.max(SMALLEST, room.height / (bottom + BELOW)) : 1;
+  const tall = bottom > 0 ? Math.max(SMALLEST, (room.height - BELOW) / bottom) : 1;
   return Math.min(1, room.width / width, tall);
 }
 
@@ -45,6 +45,8 @@ export function PagePane(): ReactElement {
   const holds = laid * scaleFor(room, width, held) <= room.height;
   const scale = scaleFor(room, width, holds ? held : laid);
   const empty = useAppSelector((state) => !selectPreviewCode(state));
+  // Where it is what to do next, it is offered there.
+  const next = useAppSelector((state) => selectNextStep(state).code === 'prove');
   const phone = site?.breakpoints.phone ?? width;
   const measured = useAppSelector(selectByContent) && !staged && width > phone;
   const screens = Object.entries(site?.breakpoints ?? {});
@@ -98,9 +100,11 @@ export function PagePane(): ReactElement {
               Last play-through
             </button>
           )}
-          <button type="button" className="inline-remedy" disabled={empty || proving} onClick={() => dispatch(proofBegun())}>
-            Play it through
-          </button>
+          {!next && (
+            <button type="button" className="inline-remedy" disabled={empty || proving} onClick={() => dispatch(proofBegun())}>
+              Play it through
+            </button>
+          )}
           <button
             type="button"
             className="inline-remedy"

@@ -34,7 +34,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
   };
   return (
     <Pane
-      title={`Paste-back: what ${name} made of the code`}
+      title={`Paste back: what ${name} made of the code`}
       close={close}
       wide
       className="paste-back"

@@ -1,4 +1,4 @@
-import { memo, useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { memo, Suspense, useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { readReport } from '../../../core/known/hosts/playerReport.ts';
 import type { Site } from '../../../core/model/site.ts';
@@ -7,8 +7,13 @@ import { looksOf, PREVIEW } from '../../preview.ts';
 import { linkPlayer } from '../../state/playerLink.ts';
 import { selectCard, selectPreviewCode, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { lazily } from '../../ui/lazily.ts';
 import { phoneMeasured, playerLoaded, playerReported } from '../../state/view.ts';
-import { EmbedHandles } from './EmbedHandles.tsx';
+
+const EmbedHandles = lazily(
+  () => import('./EmbedHandles.tsx').then((module) => module.EmbedHandles),
+  () => null,
+);
 
 /** Where things stand in the preview, in its own CSS pixels. */
 interface Layout {
@@ -55,7 +60,9 @@ export const PreviewSheet = memo(function PreviewSheet(props: Props): ReactEleme
         allow="fullscreen; picture-in-picture; encrypted-media"
         style={{ width, height: height / scale, transform: `scale(${scale})` }}
       />
-      {main && layout?.embed && !empty && <EmbedHandles embed={layout.embed} column={layout.column} scale={scale} />}
+      <Suspense fallback={null}>
+        {main && layout?.embed && !empty && <EmbedHandles embed={layout.embed} column={layout.column} scale={scale} />}
+      </Suspense>
     </div>
   );
 });

@@ -21,7 +21,7 @@ const STATIONS = [
 const VERDICTS: Record<ProofRow['verdict'], string> = {
   'as asked': 'as asked',
   differs: 'not as asked',
-  told: 'left to the host',
+  told: 'the host’s default',
   'not seen': 'could not be seen',
 };
 

@@ -45,7 +45,7 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
   };
   return (
     <Pane
-      title="Several forms of code"
+      title="Several types of code"
       close={close}
       actions={
         <>

@@ -8,6 +8,7 @@ import { changed } from '../../state/bench.ts';
 import { selectCard, selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
+import { FINDER_BUTTON } from './finderButton.ts';
 import { StyleNote } from './StyleNote.tsx';
 import { tokenElementId } from './Token.tsx';
 import { ValueField } from './ValueField.tsx';
@@ -18,7 +19,6 @@ export function TokenEditor(): ReactElement | null {
   const dispatch = useAppDispatch();
   const id = useAppSelector((state) => state.view.open);
   const close = (): void => void dispatch(tokenOpened(null));
-  const anchor = id && document.getElementById(tokenElementId(id));
   const popover = useRef<PopoverActions>(null);
   // What is in it may grow, as a picture that was chosen does.
   const watch = useCallback((content: HTMLElement | null) => {
@@ -27,7 +27,9 @@ export function TokenEditor(): ReactElement | null {
     observer.observe(content);
     return () => observer.disconnect();
   }, []);
-  if (!id || !anchor) return null;
+  if (!id) return null;
+  // Its token may be laid out only now; where it has none, it is opened where it was found.
+  const anchor = (): HTMLElement => (document.getElementById(tokenElementId(id)) ?? document.getElementById(FINDER_BUTTON))!;
   return (
     <Popover
       open
@@ -62,7 +64,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       <StyleNote id={id} />
       <div className="editor-ends">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
-          Leave it as it is
+          Reset
         </Button>
         <Button variant="contained" {...(typed ? { type: 'submit', form: VALUE_FORM } : { onClick: close })}>
           Done

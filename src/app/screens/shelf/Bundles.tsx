@@ -59,7 +59,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   };
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
-    <Pane title="Bundles" close={close} wide>
+    <Pane title="Backup and bundles" close={close} wide>
       <p className="quiet">
         A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host
         cards and your own choices.{' '}
@@ -95,7 +95,7 @@ const PARTS = {
   cards: 'host card',
   preferences: 'choice of yours',
 } as const;
-const NAMES: Readonly<Record<string, string>> = { theme: 'Day or night glass', providers: 'List of oEmbed providers' };
+const NAMES: Readonly<Record<string, string>> = { theme: 'Light or dark theme', providers: 'List of oEmbed providers' };
 /** More rows than a person would read one by one. */
 const SHOWN = 200;
 

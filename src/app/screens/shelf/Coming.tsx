@@ -18,7 +18,7 @@ export function Coming({ close }: { close: () => void }): ReactElement {
   const days = coming(embeds, today);
   return (
     <Pane
-      title="What comes next"
+      title="Calendar"
       close={close}
       wide
       actions={

@@ -55,16 +55,16 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
     <aside className="detail" aria-label={`About ${embed.title}`}>
       <header>
         <h2>{embed.title}</h2>
-        <Button onClick={close} aria-label="Close what is known of it">
+        <Button onClick={close} aria-label="Close the details">
           Close
         </Button>
       </header>
       <p className="detail-ways">
         <Link to={`/bench/${embed.id}`}>Open on the Bench</Link>
-        <Button onClick={() => setKit(true)}>Post kit</Button>
+        <Button onClick={() => setKit(true)}>Texts for a post</Button>
         <Button onClick={next}>Next one like this</Button>
         <Button onClick={() => void duplicate()}>Duplicate</Button>
-        {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>All of this item</Button>}
+        {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>All embeds of this item</Button>}
         <Button aria-label={`Remove ${embed.title}`} onClick={remove}>
           Remove
         </Button>
@@ -156,7 +156,7 @@ function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Kept)
             <span>{one.address.replace(/^https?:\/\//, '')}</span>
             <small>since {day.format(one.since)}</small>
             <button type="button" className="inline-remedy" onClick={() => without(one.address)}>
-              Not any more
+              Remove
             </button>
           </li>
         ))}
@@ -170,7 +170,7 @@ function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Kept)
           onChange={(event) => setAddress(event.target.value)}
         />
         <Button type="submit" variant="outlined">
-          It stands here
+          Add this page
         </Button>
       </form>
       {wrong && <small className="wrong">Give the whole address of the page, with http:// or https://.</small>}

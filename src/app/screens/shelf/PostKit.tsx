@@ -41,7 +41,7 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
     void changeEmbeds([embed.id], (one) => ({ facts: { ...one.facts, description: kit.description } }), Date.now());
   return (
     <Pane
-      title="Post kit"
+      title="Texts for a post"
       close={close}
       wide
       actions={

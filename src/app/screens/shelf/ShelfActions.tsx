@@ -64,13 +64,13 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
             ))}
           </select>
           <Button onClick={() => setOpen('block')}>As one block</Button>
-          <Button onClick={() => setOpen('bundle')}>Bundle</Button>
+          <Button onClick={() => setOpen('bundle')}>Save as bundle</Button>
           <Button onClick={() => remove(ids)}>Remove</Button>
         </>
       ) : (
         <>
-          {all > 0 && <Button onClick={() => setOpen('coming')}>What comes next</Button>}
-          <Button onClick={() => setOpen('bundle')}>Bundles</Button>
+          {all > 0 && <Button onClick={() => setOpen('coming')}>Calendar</Button>}
+          <Button onClick={() => setOpen('bundle')}>Backup</Button>
           <Reminder save={() => setOpen('bundle')} />
         </>
       )}

@@ -16,7 +16,7 @@ export const Looks = ({ name, looks, set, wrong }: LooksProps): ReactElement => 
   <div className="looks">
     <b style={{ color: parseColour(looks.text), background: parseColour(looks.ground) }}>{name}</b>
     <ColourInput label={`${name}: text`} value={looks.text} set={(text) => set({ ...looks, text })} />
-    <ColourInput label={`${name}: ground`} value={looks.ground} set={(ground) => set({ ...looks, ground })} />
+    <ColourInput label={`${name}: background`} value={looks.ground} set={(ground) => set({ ...looks, ground })} />
     <Contrast one={looks.text} other={looks.ground} least={LEAST_CONTRAST.text} />
     {wrong && <small className="wrong">{wrong}</small>}
   </div>

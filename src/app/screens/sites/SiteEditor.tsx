@@ -194,7 +194,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
         </select>
       </label>
       <fieldset className="kept-forms">
-        <legend>Forms that survive (none ticked: nobody knows, so all are offered)</legend>
+        <legend>Code types that stay whole there (none ticked: all are offered)</legend>
         {FORMS.map(({ id, label }) => (
           <label key={id} className="tick">
             <input type="checkbox" checked={draft.keeps.includes(id)} onChange={(event) => keep(id, event.target.checked)} />

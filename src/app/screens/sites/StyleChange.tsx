@@ -75,8 +75,8 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
             <ul>
               {settings.map(({ setting, before, after }) => (
                 <li key={setting}>
-                  <del>{before === undefined ? 'left to the host' : saySetting(setting, before)}</del>{' '}
-                  <ins>{after === undefined ? 'left to the host' : saySetting(setting, after)}</ins>
+                  <del>{before === undefined ? 'the host’s default' : saySetting(setting, before)}</del>{' '}
+                  <ins>{after === undefined ? 'the host’s default' : saySetting(setting, after)}</ins>
                 </li>
               ))}
             </ul>

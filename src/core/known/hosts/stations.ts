@@ -1,11 +1,28 @@
 import type { Item } from '../../model/item.ts';
 import type { Moment } from '../../model/setting.ts';
-import { makesSense, needsNoHost, SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
+import { makesSense, needsNoHost, settingOf, SETTINGS, type SettingId, type Settings } from '../settings/list.ts';
 import type { HostBook } from './book.ts';
 import { offerOf } from './offers.ts';
 
 /** The settings of one moment, by whether they can be had; what is asked for is `offered` in any case. */
 export type Station = Record<'offered' | 'not offered' | 'not applicable', SettingId[]>;
+
+/** What is laid out of a station, and what is one press away. */
+export interface Laid {
+  shown: SettingId[];
+  more: SettingId[];
+}
+
+/** How many are laid out where nothing is set, and nothing is reached for before others. */
+const FEWEST = 2;
+
+/** What is set, and what people reach for most; of a station without either, the first few. */
+export function layOut({ offered }: Station, settings: Settings): Laid {
+  const stands = (id: SettingId): boolean => settings[id] !== undefined || settingOf(id).foremost === true;
+  const first = offered.filter(stands);
+  const shown = first.length > 0 ? first : offered.slice(0, FEWEST);
+  return { shown, more: offered.filter((id) => !shown.includes(id)) };
+}
 
 const MOMENTS: readonly Moment[] = ['arrive', 'begin', 'during', 'end', 'frame', 'around'];
 

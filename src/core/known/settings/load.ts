@@ -3,6 +3,7 @@ import { defineSetting } from '../../model/setting.ts';
 export const load = defineSetting({
   id: 'load',
   moment: 'arrive',
+  foremost: true,
   here: true,
   value: { type: 'choice', options: ['all', 'near', 'ask'] },
   label: 'Loading',

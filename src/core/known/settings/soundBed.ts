@@ -4,7 +4,7 @@ export const soundBed = defineSetting({
   id: 'soundBed',
   moment: 'during',
   value: { type: 'switch' },
-  label: 'Sound bed',
+  label: 'Background sound',
   help: 'Whether a sound plays underneath.',
   kinds: ['booklet'],
 });

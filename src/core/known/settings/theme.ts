@@ -3,6 +3,7 @@ import { defineSetting } from '../../model/setting.ts';
 export const theme = defineSetting({
   id: 'theme',
   moment: 'arrive',
+  foremost: true,
   value: { type: 'choice', options: ['light', 'dark', 'page'] },
   label: 'Theme',
   help: 'Light, dark, or as the page around it.',

@@ -1,0 +1,36 @@
+import type { ReactElement } from 'react';
+import type { SettingId } from '../../../core/known/settings/list.ts';
+import { sameData } from '../../state/sameData.ts';
+import { selectEmbed, selectStations } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
+import { settingsListed } from '../../state/view.ts';
+import { ALWAYS, WHEN_SET } from './onTheEmbed.ts';
+import { Token } from './Token.tsx';
+
+const selectOnEmbed = (state: State): SettingId[] => {
+  const offered = selectStations(state)?.frame.offered ?? [];
+  const set = selectEmbed(state)?.settings ?? {};
+  return [...ALWAYS, ...WHEN_SET.filter((id) => set[id] !== undefined)].filter((id) => offered.includes(id));
+};
+
+/** The size and place of the embed in words, at its lower edge. */
+export function EmbedBar({ left, top }: { left: number; top: number }): ReactElement {
+  const dispatch = useAppDispatch();
+  const ids = useAppSelector(selectOnEmbed, sameData);
+  return (
+    <div className="embed-bar" role="group" aria-label="Size and place" style={{ left, top }}>
+      {ids.map((id) => (
+        <Token key={id} id={id} />
+      ))}
+      <button
+        type="button"
+        className="token"
+        aria-haspopup="dialog"
+        aria-label="More of the frame"
+        onClick={() => dispatch(settingsListed('frame'))}
+      >
+        more …
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,42 @@
+import type { ReactElement } from 'react';
+import { AS_IT_STANDS } from '../../../core/model/code.ts';
+import type { Origin } from '../../../core/model/plan.ts';
+import type { Embed } from '../../../core/pipeline.ts';
+import { formOf, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
+import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
+import { selectEmbed } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+/** The line at the foot of the code: it grows upwards, so that nothing moves that somebody is about to press. */
+export function Explanation(): ReactElement {
+  const embed = useAppSelector(selectEmbed);
+  return <p className="code-foot">{embed && <Words embed={embed} />}</p>;
+}
+
+/** What is pointed at, in words; otherwise what this form of code leaves out. */
+function Words({ embed }: { embed: Embed }): ReactElement {
+  const pointed: Origin | null = useAppSelector((state) => state.view.pointed);
+  const entry = embed.plan.entries.find((e) => e.setting === pointed);
+  if (pointed === 'item') return <>{sayOrigin(embed.item)}</>;
+  if (pointed)
+    return (
+      <>
+        {entry
+          ? `${saySetting(pointed, entry.asked)}: ${sayState(entry)}`
+          : `${saySetting(pointed, undefined)}: nothing is sent for it.`}
+      </>
+    );
+  const written = new Set(embed.code.map.map((mark) => mark.origin));
+  const textual = embed.code.form !== AS_IT_STANDS && formOf(embed.code.form as CodeFormId).carries !== 'everything';
+  const left = embed.plan.entries.filter(
+    (e) =>
+      e.reason.code === 'formLacks' || (textual && (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting)),
+  );
+  if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
+  if (embed.code.form === AS_IT_STANDS && embed.item.running) return <>Copied without what runs in it, unless you keep it.</>;
+  if (embed.code.form === AS_IT_STANDS)
+    return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
+  if (embed.plan.script)
+    return <>The host’s own script code, since it has no frame to offer; the settings stand in its attributes.</>;
+  return <>{formOf(embed.code.form as CodeFormId).help}</>;
+}

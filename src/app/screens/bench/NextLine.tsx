@@ -1,0 +1,34 @@
+import type { ReactElement } from 'react';
+import type { NextStep } from '../../../core/proof/nextStep.ts';
+import { NEXT_STEPS } from '../../../messages/next.ts';
+import { sameData } from '../../state/sameData.ts';
+import { selectNextStep } from '../../state/selectors.ts';
+import { proofBegun, proofShown } from '../../state/proof.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { wayOpened } from '../../state/view.ts';
+
+/** What to do next, in one line that changes with the state of the work. */
+export function NextLine(): ReactElement {
+  const dispatch = useAppDispatch();
+  const step = useAppSelector(selectNextStep, sameData);
+  const busy = useAppSelector((state) => state.proof.shown);
+  const { words, press } = NEXT_STEPS[step.code];
+  const acts: { [Code in NextStep['code']]?: () => void } = {
+    fix: () => document.querySelector<HTMLElement>('.finding[data-severity="error"] button, .finding summary')?.focus(),
+    prove: () => dispatch(proofBegun()),
+    differs: () => dispatch(proofShown(true)),
+    place: () => dispatch(wayOpened('back')),
+  };
+  return (
+    <div className="next-line" data-step={step.code}>
+      <p role="status">
+        <b>Next</b> {words(step as never)}
+      </p>
+      {press && (
+        <button type="button" className="inline-remedy" disabled={busy && step.code !== 'place'} onClick={acts[step.code]}>
+          {press}
+        </button>
+      )}
+    </div>
+  );
+}
