@@ -3,6 +3,7 @@ import { Fragment, Suspense, useMemo, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { canKeep } from '../../../core/live/keep.ts';
 import { AS_IT_STANDS, type Mark } from '../../../core/model/code.ts';
+import type { SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { formOf, FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
 import { copyCode } from '../../commands/copyCode.ts';

@@ -7,7 +7,7 @@ import { findSetting } from '../../commands/findSetting.ts';
 import { toggleSettings } from '../../commands/toggleSettings.ts';
 import { sameData } from '../../state/sameData.ts';
 import { selectEmbed, selectStations } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { settingsListed } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useCommand } from '../../ui/useCommand.ts';
@@ -72,12 +72,18 @@ export function Moments(): ReactElement {
   );
 }
 
+/** Settings that are asked for, and those that are sent without anybody asking. */
+function selectSet(state: State): string[] {
+  const { settings, plan } = selectEmbed(state)!;
+  return [...Object.keys(settings), ...plan.entries.map(({ setting }) => setting)];
+}
+
 function Station({ moment, station }: { moment: Moment; station: StationData }): ReactElement | null {
   const dispatch = useAppDispatch();
   const open = useAppSelector((state) => state.view.open);
-  const settings = useAppSelector((state) => selectEmbed(state)!.settings, sameData);
+  const set = useAppSelector(selectSet, sameData);
   if (Object.values(station).every((ids) => ids.length === 0)) return null;
-  const { shown, more } = laidOutOf(station, settings);
+  const { shown, more } = laidOutOf(station, new Set(set));
   const hidden = [...more, ...station['not offered'], ...station['not applicable']];
   const { name, words } = MOMENT_NAMES[moment];
   const laid = (id: SettingId): boolean => (shown.includes(id) && !ON_THE_EMBED.has(id)) || (id === open && hidden.includes(id));

@@ -16,9 +16,9 @@ export interface Laid {
 /** How many are laid out where nothing is set, and nothing is reached for before others. */
 const FEWEST = 2;
 
-/** What is set, and what people reach for most; of a station without either, the first few. */
-export function layOut({ offered }: Station, settings: Settings): Laid {
-  const stands = (id: SettingId): boolean => settings[id] !== undefined || settingOf(id).foremost === true;
+/** What is set or sent, and what people reach for most; of a station without either, the first few. */
+export function layOut({ offered }: Station, set: ReadonlySet<string>): Laid {
+  const stands = (id: SettingId): boolean => set.has(id) || settingOf(id).foremost === true;
   const first = offered.filter(stands);
   const shown = first.length > 0 ? first : offered.slice(0, FEWEST);
   return { shown, more: offered.filter((id) => !shown.includes(id)) };
