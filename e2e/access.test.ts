@@ -1,5 +1,5 @@
 import axe from 'axe-core';
-import type { Page } from 'puppeteer-core';
+import type { KeyInput, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, openToken, waitForCode, waitForNoDialog } from './bench.ts';
 import { allowClipboard, find, goTo, newVisitor, press, readClipboard, until, waitForText } from './driver.ts';
@@ -96,9 +96,24 @@ test('the whole job can be done by keyboard alone', async () => {
   await page.keyboard.press('p');
   await page.keyboard.type(`http://lanternreel.localhost:${world.server.port}/see/f3rryday`);
   await waitForText(page, 'The ferry at first light');
-  const start = await find(page, 'button', 'from the start');
-  await start.focus();
-  await page.keyboard.press('Enter');
+  const keys = async (...pressed: KeyInput[]): Promise<void> => {
+    for (const key of pressed) await page.keyboard.press(key);
+  };
+  // Any setting is reached by at most eight keys after the paste.
+  await keys('Escape', 'f');
+  await find(page, 'combobox', 'Find a setting');
+  await keys('r', 'e', 'l', 'Enter');
+  await find(page, 'dialog', 'Related videos');
+  await keys('Escape');
+  await waitForNoDialog(page);
+  // Of a group only one stops the Tab key; arrows walk on, and round.
+  const focused = () => page.evaluate(() => document.activeElement?.textContent);
+  await (await find(page, 'button', 'waits for a press')).focus();
+  await keys('ArrowRight', 'ArrowRight');
+  expect(await focused()).toBe('from the start');
+  await keys('Home', 'ArrowLeft');
+  expect(await focused()).toBe('from the start');
+  await keys('Enter');
   await find(page, 'dialog', 'Start time');
   await page.keyboard.type('0:31');
   await page.keyboard.press('Enter');

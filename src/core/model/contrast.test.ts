@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { contrastOf, LEAST_CONTRAST, nearestPassing, sayContrast } from './contrast.ts';
+import { colourOf, contrastOf, LEAST_CONTRAST, nearestPassing, sayContrast } from './contrast.ts';
 
 const colour = fc.stringMatching(/^#[0-9a-f]{6}$/);
 
@@ -28,4 +28,15 @@ test('the brand goes before a shade, the nearest first', () => {
   ];
   expect(nearestPassing('#c9a27f', '#ffffff', { palette, least: 3 })).toEqual({ name: 'Oak', colour: '#7a5130' });
   expect(nearestPassing('#c9a27f', '#ffffff', { palette: [], least: 3 }).name).toBeNull();
+});
+
+test('a colour is read as CSS writes it, unless it lets something through', () => {
+  expect(['#2F6F7E', '#abc', 'teal', 'rgb(47, 111, 126)', 'rgb(47 111 126)'].map(colourOf)).toEqual([
+    '#2f6f7e',
+    '#aabbcc',
+    '#008080',
+    '#2f6f7e',
+    '#2f6f7e',
+  ]);
+  expect(['no colour', 'rgb(47 111 126 / 50%)', ''].map(colourOf)).toEqual([undefined, undefined, undefined]);
 });

@@ -37,3 +37,9 @@ function shadeOf(colour: string, ground: string, least: number): string {
   });
   return ends.sort((a, b) => a.step - b.step)[0]!.shade;
 }
+
+/** `#rrggbb` of an opaque colour as CSS writes it: by name, `rgb()`, or in digits; undefined for what is none. */
+export function colourOf(text: string): string | undefined {
+  const colour = parse(text.trim());
+  return colour && (colour.alpha ?? 1) === 1 ? formatHex(colour) : undefined;
+}

@@ -13,6 +13,7 @@ import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts
 import { pointedAt, tokenOpened, wayOpened, type CodeWay } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
 import { lazily, whenIdle } from '../../ui/lazily.ts';
+import { Toolbar } from '../../ui/Toolbar.tsx';
 import { useCommand } from '../../ui/useCommand.ts';
 import { fileOf } from '../../../core/many/kit/codeFile.ts';
 import { linesOf } from './codeLines.ts';
@@ -97,7 +98,7 @@ export function CodePane(): ReactElement {
         </span>
       </div>
       {there ? <Editor /> : <p className="quiet code-empty">The code to take away stands here.</p>}
-      <div className="code-beside">
+      <Toolbar label="What else is done with the code" className="code-beside">
         {WAYS.map(({ way, words }) => (
           <button key={way} type="button" className="inline-remedy" disabled={!there} onClick={() => dispatch(wayOpened(way))}>
             {words}
@@ -106,7 +107,7 @@ export function CodePane(): ReactElement {
         <button type="button" className="inline-remedy" title="Save the code as a file" disabled={!there} onClick={save}>
           Save as file
         </button>
-      </div>{' '}
+      </Toolbar>{' '}
       <Suspense fallback={null}>
         {beside === 'compare' && <BeforeAndAfter close={close} />}
         {beside === 'back' && <PasteBack close={close} />}

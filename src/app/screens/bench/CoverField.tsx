@@ -1,6 +1,6 @@
 import './cover.css';
 import { Button } from '@mui/material';
-import { useEffect, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import { useEffect, useRef, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
 import { openWorker } from '../../askWorker.ts';
 import type { CoverMade, CoverMaker, CoverWanted } from '../../../workers/messages.ts';
@@ -9,7 +9,7 @@ import { selectEmbed, selectFacts } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { loadPicture } from '../../state/world.ts';
 import { TextValueField } from './TextValueField.tsx';
-import type { ValueFieldProps } from './valueFieldProps.ts';
+import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
 
 /** Bytes of a cover within the code; more makes the code unwieldy. */
 const MOST = 120_000;
@@ -52,7 +52,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
       </div>
       {trouble && <p className="wrong">{trouble}</p>}
       {picture ? (
-        <Cropper picture={picture} use={(address) => (set(address), setPicture(null))} />
+        <Cropper picture={picture} use={set} close={close} />
       ) : (
         <TextValueField
           id={id}
@@ -83,8 +83,14 @@ async function readPicture(blob: Blob): Promise<Picture> {
   return { blob, address, size: { width, height } };
 }
 
-/** The picture with the part that the frame shows; a press, or the arrow keys, say what matters in it. */
-function Cropper({ picture, use }: { picture: Picture; use: (address: string) => void }): ReactElement | null {
+interface CropperProps {
+  picture: Picture;
+  use: (address: string) => void;
+  close: () => void;
+}
+
+/** The picture with the part that the frame shows, used as it stands; a press, or the arrow keys, say what matters in it. */
+function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
   const embed = useAppSelector(selectEmbed);
   const [focus, setFocus] = useState(MIDDLE);
   const [density, setDensity] = useState<number>(2);
@@ -94,6 +100,14 @@ function Cropper({ picture, use }: { picture: Picture; use: (address: string) =>
   const crop = cropTo(picture.size, ratio, focus);
   const size = keptSize(crop, box?.width ?? 640, density);
   const made = useCover(picture.blob, { crop, size, type });
+  const address = made && 'address' in made ? made.address : null;
+  const latest = useRef(use);
+  useEffect(() => {
+    latest.current = use;
+  });
+  useEffect(() => {
+    if (address !== null) latest.current(address);
+  }, [address]);
   const point = (event: PointerEvent<HTMLDivElement>): void => {
     const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
     setFocus({ x: (event.clientX - left) / width, y: (event.clientY - top) / height });
@@ -107,7 +121,7 @@ function Cropper({ picture, use }: { picture: Picture; use: (address: string) =>
   };
   const share = (part: number, whole: number): string => `${(100 * part) / whole}%`;
   return (
-    <div>
+    <form id={VALUE_FORM} action={close}>
       <div
         className="cropper"
         role="slider"
@@ -132,11 +146,11 @@ function Cropper({ picture, use }: { picture: Picture; use: (address: string) =>
       </div>
       <p className="cover-choices">
         <label>
-          Screens{' '}
+          For{' '}
           <select value={density} onChange={(event) => setDensity(Number(event.target.value))}>
             {DENSITIES.map((each) => (
               <option key={each} value={each}>
-                {each === 1 ? 'usual' : 'dense'}
+                {each === 1 ? 'ordinary screens' : 'high-resolution screens'}
               </option>
             ))}
           </select>
@@ -153,14 +167,7 @@ function Cropper({ picture, use }: { picture: Picture; use: (address: string) =>
         {size.width} × {size.height} px,{' '}
         {made === null ? 'being made …' : 'failed' in made ? 'could not be made' : sayWeight(made.bytes)}
       </p>
-      <Button
-        variant="contained"
-        disabled={made === null || 'failed' in made}
-        onClick={() => made && 'address' in made && use(made.address)}
-      >
-        Use this cover
-      </Button>
-    </div>
+    </form>
   );
 }
 

@@ -4,6 +4,7 @@ import { sameData } from '../../state/sameData.ts';
 import { selectEmbed, selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { settingsListed } from '../../state/view.ts';
+import { Toolbar } from '../../ui/Toolbar.tsx';
 import { ALWAYS, WHEN_SET } from './onTheEmbed.ts';
 import { Token } from './Token.tsx';
 
@@ -18,19 +19,21 @@ export function EmbedBar({ left, top }: { left: number; top: number }): ReactEle
   const dispatch = useAppDispatch();
   const ids = useAppSelector(selectOnEmbed, sameData);
   return (
-    <div className="embed-bar" role="group" aria-label="Size and place" style={{ left, top }}>
-      {ids.map((id) => (
-        <Token key={id} id={id} />
-      ))}
-      <button
-        type="button"
-        className="token"
-        aria-haspopup="dialog"
-        aria-label="More of the frame"
-        onClick={() => dispatch(settingsListed('frame'))}
-      >
-        more …
-      </button>
+    <div className="embed-bar" style={{ left, top }}>
+      <Toolbar label="Size and place" className="embed-bar-parts">
+        {ids.map((id) => (
+          <Token key={id} id={id} />
+        ))}
+        <button
+          type="button"
+          className="token"
+          aria-haspopup="dialog"
+          aria-label="More of the frame"
+          onClick={() => dispatch(settingsListed('frame'))}
+        >
+          more …
+        </button>
+      </Toolbar>
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { selectEmbed, selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { settingsListed } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
+import { Toolbar } from '../../ui/Toolbar.tsx';
 import { useCommand } from '../../ui/useCommand.ts';
 import { ON_THE_EMBED } from './onTheEmbed.ts';
 import { FINDER_BUTTON } from './finderButton.ts';
@@ -88,7 +89,7 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
   const { name, words } = MOMENT_NAMES[moment];
   const laid = (id: SettingId): boolean => (shown.includes(id) && !ON_THE_EMBED.has(id)) || (id === open && hidden.includes(id));
   return (
-    <div className="station" data-moment={moment}>
+    <Toolbar label={`${name}: ${words}`} className="station">
       <div className="station-head">
         <h2>
           {name} <small>{words}</small>
@@ -112,6 +113,6 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
           </li>
         ))}
       </ul>
-    </div>
+    </Toolbar>
   );
 }

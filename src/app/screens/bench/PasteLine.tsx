@@ -57,6 +57,8 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         aria-describedby="paste-answer"
         value={long ? `${text.length.toLocaleString('en')} characters pasted: ${text.slice(0, 60)} …` : text}
         onFocus={(event) => event.currentTarget.select()}
+        // Out of the field, single keys are commands again.
+        onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
         onPaste={onPaste}
         onChange={(event) => dispatch(long ? broughtIn(event.target.value) : textEdited(event.target.value))}
       />

@@ -1,5 +1,6 @@
 import { TextField } from '@mui/material';
 import { useState, type ReactElement } from 'react';
+import { colourOf } from '../../../core/model/contrast.ts';
 import { parseValue, writeValue } from '../../../core/model/values.ts';
 import { settingOf } from '../../../core/known/settings/list.ts';
 import { sayWrongValue } from '../../../messages/en.ts';
@@ -18,7 +19,7 @@ export function TextValueField({ id, value, set, close, label, first = true }: P
   const written = value === undefined ? '' : writeValue(type, value);
   const [text, setText] = useState(written);
   const [seen, setSeen] = useState(value);
-  const read = text.trim() === '' ? undefined : parseValue(type, text);
+  const read = text.trim() === '' ? undefined : parseValue(type, (type.type === 'colour' && colourOf(text)) || text);
   // The value was changed elsewhere, by an offer or by undo.
   if (seen !== value) {
     setSeen(value);

@@ -11,39 +11,43 @@ import { dropSite, keepSite } from '../../state/ownSites.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile } from '../../ui/files.ts';
+import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { HouseStylePart } from './HouseStylePart.tsx';
 import { ColumnDrawing } from './ColumnDrawing.tsx';
 import { Looks, Palette } from './Colours.tsx';
 
-/** One site, open to change. What is not right is told at its place, and nothing is kept until all of it is. */
+const STATES = { kept: 'Kept', waiting: 'Keeping …', wrong: 'Not kept: something is not right yet' } as const;
+const checkSite = (draft: Site): Site | undefined => siteSchema.safeParse(draft).data;
+
+/** One site, open to change, and kept by itself. What is not right is told at its place, and nothing is kept until all of it is. */
 export function SiteEditor({ site }: { site: Site }): ReactElement {
   const store = useStore() as Store;
   const own = useAppSelector((state) => state.world.ownSites.some(({ id }) => id === site.id));
   const shipped = useAppSelector((state) => state.world.sites.some(({ id }) => id === site.id));
   const navigate = useNavigate();
-  const [draft, setDraft] = useState<Site>(site);
+  const {
+    draft,
+    change: alter,
+    state,
+    undo,
+  } = useKeptDraft(site, { check: checkSite, keep: (one) => void keepSite(store, one) });
   const checked = siteSchema.safeParse(draft);
-  const change = (part: Partial<Site>): void => setDraft((before) => ({ ...before, ...part }));
+  const change = (part: Partial<Site>): void => alter((before) => ({ ...before, ...part }));
   const wrong = (path: string): string | undefined =>
     checked.error?.issues.find((issue) => issue.path.join('.').startsWith(path))?.message;
-  const changed = JSON.stringify(draft) !== JSON.stringify(site);
   const drop = async (): Promise<void> => {
     await dropSite(store, site.id);
     if (!shipped) void navigate('/sites');
   };
   return (
-    <form
-      className="site"
-      aria-label={`Site ${site.name}`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (checked.success) void keepSite(store, checked.data);
-      }}
-    >
+    <section className="site" aria-label={`Site ${site.name}`}>
       <header className="site-head">
         <h2>{site.name}</h2>
-        <Button type="submit" variant="contained" disabled={!checked.success || !changed}>
-          {changed ? 'Keep the changes' : 'Kept'}
+        <span className="quiet" role="status">
+          {STATES[state]}
+        </span>
+        <Button disabled={!undo} onClick={() => undo?.()}>
+          Undo the last change
         </Button>
         <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>Export the site</Button>
         {own && <Button onClick={() => void drop()}>{shipped ? 'Back to the shipped one' : 'Remove the site'}</Button>}
@@ -130,7 +134,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
           <CodeKept draft={draft} change={change} wrong={wrong} />
         </Part>
       </div>
-    </form>
+    </section>
   );
 }
 

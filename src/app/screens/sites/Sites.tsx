@@ -79,11 +79,7 @@ export function Sites(): ReactElement {
           {wrong}
         </p>
       </nav>
-      {site ? (
-        <SiteEditor key={JSON.stringify(site)} site={site} />
-      ) : (
-        sites.length > 0 && <p className="quiet">No site has the id “{id}”.</p>
-      )}
+      {site ? <SiteEditor key={site.id} site={site} /> : sites.length > 0 && <p className="quiet">No site has the id “{id}”.</p>}
     </div>
   );
 }
