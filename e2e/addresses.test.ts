@@ -27,6 +27,11 @@ describe('addresses', () => {
   test('a Shelf with nothing on it says what will come, and leads to the Bench', () =>
     visit('/shelf', async (page) => {
       await waitForText(page, 'Nothing is kept yet.');
+      await press(page, 'button', 'Show it with examples');
+      await waitForText(page, '6 of these are examples.');
+      await waitForText(page, 'Bread festival');
+      await press(page, 'button', 'Clear the examples');
+      await waitForText(page, 'Nothing is kept yet.');
       const links = await page.$$('main a');
       await links[0]!.click();
       await waitForText(page, 'Opening the sluice');

@@ -20,3 +20,19 @@ export function launchBrowser(profile?: string): Promise<Browser> {
     ],
   });
 }
+
+/** Debian's Firefox without a window, over WebDriver BiDi. Its names end on this machine by themselves: it is told of no other. */
+export const launchFirefox = (): Promise<Browser> =>
+  puppeteer.launch({
+    browser: 'firefox',
+    executablePath: process.env.FIREFOX ?? '/usr/bin/firefox-esr',
+    extraPrefsFirefox: {
+      // Nothing of the tests leaves this machine: what is no name of its own goes to a port where nobody answers.
+      'network.proxy.type': 1,
+      'network.proxy.http': '127.0.0.1',
+      'network.proxy.http_port': 9,
+      'network.proxy.ssl': '127.0.0.1',
+      'network.proxy.ssl_port': 9,
+      'network.proxy.no_proxies_on': 'localhost, .localhost, 127.0.0.1',
+    },
+  });

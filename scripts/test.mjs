@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { ensureBuild, ensureNodeBuild, ensurePackages, ensurePrograms, root } from './setup.mjs';
 
 ensurePackages();
-ensurePrograms({ chromium: 'chromium', java: 'default-jre-headless' });
+ensurePrograms({ chromium: 'chromium', java: 'default-jre-headless', 'firefox-esr': 'firefox-esr' });
 ensureBuild();
 ensureNodeBuild();
 

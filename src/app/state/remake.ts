@@ -1,5 +1,6 @@
 import { aimedAt } from '../../core/keeping/shelf/aim.ts';
 import { remade, type Made } from '../../core/keeping/shelf/record.ts';
+import type { Facts } from '../../core/model/item.ts';
 import type { SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { datesAhead, type Work } from '../../core/keeping/shelf/work.ts';
 import type { Site } from '../../core/model/site.ts';
@@ -9,7 +10,7 @@ import { selectBook, selectSites } from './selectors.ts';
 import type { State } from './store.ts';
 
 /** A saved embed with another work, made anew from what is kept of its item. */
-export function remakeIn(state: State, { facts }: SavedEmbed, work: Work): Made {
+export function remakeIn(state: State, { facts }: { facts: Facts }, work: Work): Made {
   const sites = selectSites(state);
   const site = sites.find(({ id }) => id === work.site) ?? sites[0] ?? null;
   return remade(work, { book: selectBook(state), site, facts: { ...facts, ...datesAhead(work, state.view.today) } });

@@ -7,7 +7,7 @@ import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
-/** The line at the foot of the code: it grows upwards, so that nothing moves that somebody is about to press. */
+/** The line at the foot of the code: what it says moves nothing that somebody is about to press. */
 export function Explanation(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   return <p className="code-foot">{embed && <Words embed={embed} />}</p>;

@@ -1,7 +1,11 @@
 import './shelf.css';
+import { Button } from '@mui/material';
 import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { NO_NARROWING, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
+import { EXAMPLE_TAG, putExamples } from '../../state/examples.ts';
+import type { Store } from '../../state/store.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
 import { EmbedDetail } from './EmbedDetail.tsx';
 import { Narrow } from './Narrow.tsx';
@@ -46,6 +50,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
     () => (open === null ? undefined : entries.find(({ embed }) => embed.id === open)?.embed),
     [entries, open],
   );
+  const examples = useMemo(() => entries.flatMap(({ embed }) => (embed.tags.includes(EXAMPLE_TAG) ? [embed.id] : [])), [entries]);
   const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
   const choose = useCallback(
     (id: string, on: boolean): void =>
@@ -83,9 +88,13 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
         whole={whole}
         showAll={narrowed ? () => setNarrowing(NO_NARROWING) : null}
       />
-      {entries.length === 0 && (
-        <p className="quiet">
-          Nothing is kept yet. Whatever you paste and change on the <Link to="/bench/example">Bench</Link> comes here by itself.
+      {entries.length === 0 && <Empty />}
+      {examples.length > 0 && removed.length === 0 && unreadable.length === 0 && (
+        <p className="shelf-examples">
+          {examples.length === 1 ? 'One of these is an example.' : `${examples.length} of these are examples.`}{' '}
+          <button type="button" className="inline-remedy" onClick={() => void remove(examples)}>
+            Clear the examples
+          </button>
         </p>
       )}
       {entries.length > 0 && found.length === 0 && whole && (
@@ -109,6 +118,31 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
           narrow={(part) => setNarrowing({ ...NO_NARROWING, ...part })}
         />
       )}
+    </div>
+  );
+}
+
+/** What the Shelf is for, and a way to see it at work before there is anything of one's own. */
+function Empty(): ReactElement {
+  const store = useStore() as Store;
+  const [busy, setBusy] = useState(false);
+  const put = (): void => {
+    setBusy(true);
+    void putExamples(store, Date.now()).finally(() => setBusy(false));
+  };
+  return (
+    <div className="shelf-empty">
+      <p>
+        Nothing is kept yet. Whatever you paste and change on the <Link to="/bench/example">Bench</Link> comes here by itself.
+      </p>
+      <ul>
+        <li>Find an embed again by its title, host, tag, or the page where it stands.</li>
+        <li>Note where each was placed, and give it the days on which it goes out.</li>
+        <li>Change many at once, take their codes as one block, back everything up.</li>
+      </ul>
+      <Button variant="outlined" disabled={busy} onClick={put}>
+        {busy ? 'Fetching the examples …' : 'Show it with examples'}
+      </Button>
     </div>
   );
 }

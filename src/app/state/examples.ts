@@ -1,0 +1,39 @@
+import { aboutOf } from '../../core/model/item.ts';
+import { emptyWork } from '../../core/keeping/shelf/work.ts';
+import { bringIn } from '../../core/pipeline.ts';
+import { replaceWorks } from '../storage/embeds.ts';
+import { keepFace } from './faces.ts';
+import { remakeIn } from './remake.ts';
+import { selectBook, selectSites } from './selectors.ts';
+import type { Store } from './store.ts';
+import { loadFacts } from './world.ts';
+
+/** By this tag examples are told from what somebody made, and cleared. */
+export const EXAMPLE_TAG = 'example';
+
+const MOST = 6;
+
+/** Puts an embed of each of the first few hosts onto the Shelf, with what the hosts say of them; made again, they are the same. */
+export async function putExamples(store: Store, now: number): Promise<void> {
+  const before = store.getState();
+  const [site] = selectSites(before);
+  const book = selectBook(before);
+  if (!site) return;
+  const found = before.world.cards.slice(0, MOST).flatMap(({ id, links }) => {
+    const link = links.find(({ framed, refused }) => !framed && !refused)?.examples[0];
+    const item = link === undefined ? undefined : bringIn(link, book)[0]?.item;
+    return link !== undefined && item ? [{ id: `example-${id}`, link, about: aboutOf(item) }] : [];
+  });
+  await Promise.all(found.map(({ link, about }) => store.dispatch(loadFacts({ link, about, width: site.column }))));
+  const state = store.getState();
+  const factsOf = (about: string) => state.world.facts[about] ?? {};
+  const made = found.map(({ id, link, about }) => ({
+    ...remakeIn(state, { facts: factsOf(about) }, { ...emptyWork(site.id, id), text: link, style: {} }),
+    tags: [EXAMPLE_TAG],
+  }));
+  await replaceWorks(made, now);
+  for (const { id, about } of found) {
+    const { cover } = factsOf(about);
+    if (cover) await keepFace(id, cover).catch(() => undefined);
+  }
+}
