@@ -124,7 +124,7 @@ describe('forms of code', () => {
       await type(page, 'plays to the end', 'End time', '40');
       await page.focus('.code-head select');
       await page.select('.code-head select', 'link');
-      await waitForText(page, 'This form cannot carry: ends at 0:40, titled “The ferry at first light”.');
+      await waitForText(page, 'This code type cannot carry: ends at 0:40, titled “The ferry at first light”.');
       expect(await codeOf(page)).toBe(`${host('lanternreel')}/see/f3rryday?at=31s`);
     }));
 

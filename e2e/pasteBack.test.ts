@@ -22,12 +22,12 @@ const TOLD: Record<string, { says: string; take?: string; then: string }> = {
   'takes out styles': {
     says: 'The attribute style was taken out',
     take: 'Take “Fixed HTML”',
-    then: 'No other form of code loses less here.',
+    then: 'No other code type loses less here.',
   },
   'keeps address and size alone': {
     says: 'The attribute title was taken out: screen readers say its address, or nothing.',
     take: 'Take “Fixed HTML”',
-    then: 'No other form of code loses less here.',
+    then: 'No other code type loses less here.',
   },
   'takes out frames': {
     says: 'Only its address is left. This site takes frames out, and keeps links.',
@@ -104,7 +104,7 @@ test('what was learnt is remembered for the site, which then warns before it hap
     await find(page, 'button', 'Remembered for Quillmarsh Tide Mill');
     await press(page, 'button', 'Close');
     await waitForText(page, 'The editor of Quillmarsh Tide Mill takes this out of the code: aspect-ratio.');
-    await press(page, 'button', 'Take a form that does without');
+    await press(page, 'button', 'Take a code type that does without');
     await waitForNoText(page, 'takes this out of the code');
     await goTo(page, `${world.server.address}/sites/mill`);
     const field = await find(page, 'textbox', 'Style properties that it takes out');

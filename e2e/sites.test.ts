@@ -127,8 +127,8 @@ describe('Sites', () => {
       await page.select('.site-choice select', 'bakehouse');
       await waitForCode(page, 'width="600"');
       await page.select('.code-head select', 'cover-script');
-      await waitForText(page, 'does not keep this form of code');
-      await press(page, 'button', 'Take a form that it keeps');
+      await waitForText(page, 'does not keep this code type');
+      await press(page, 'button', 'Take a code type that it keeps');
       await until(page, () => document.querySelector<HTMLSelectElement>('.code-head select')!.value === 'fixed');
       expect(await codeOf(page)).toContain('height="338"');
     }));

@@ -77,7 +77,7 @@ const REASONS: Sentences<Reason> = {
   alreadySo: () => 'The host does this anyway, so nothing is sent.',
   byFrame: () => 'The frame does this itself; no host is needed.',
   byElement: () => 'The browser does this itself with the file; no host is needed.',
-  byCover: () => 'The cover does this itself; it shows in the forms of code that have a cover.',
+  byCover: () => 'The cover does this itself; it shows in the code types that have a cover.',
   byPage: () => 'The page itself does this; no host is needed.',
   ownFile: () => 'A file of your own stands in the page itself: there is no host to keep waiting, and no frame.',
   formLacks: () => 'This form of code cannot do it. Choose another form.',
@@ -160,15 +160,15 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   severalCards: ({ actual }) =>
     `${actual} claim this link with equal right. Which of them is followed is chance: make the link form of one of them more specific, in the Host book.`,
   hostCondition: ({ actual }) => actual,
-  formNotKept: ({ actual }) => `The editor of ${actual} does not keep this form of code.`,
+  formNotKept: ({ actual }) => `The editor of ${actual} does not keep this code type.`,
   scriptStripped: ({ actual }) =>
-    `The editor of ${actual} takes scripts out: nothing but the placeholder would be left. Take a form without script, or a link.`,
+    `The editor of ${actual} takes scripts out: nothing but the placeholder would be left. Take a code type without script, or a link.`,
   strippedBySite: ({ actual, expected }) => `The editor of ${expected} takes this out of the code: ${actual}.`,
   framePolicy: ({ actual, expected }) =>
     `The site’s Content Security Policy does not let ${actual} into frames. Whoever looks after the site must add it: ${expected}`,
   accentContrast: ({ actual }) =>
     `The accent colour has a contrast of ${actual} to 1 with the background; buttons and bars need 3 to 1 to be seen.`,
-  coverForm: () => 'It is to load on request only, and this form of code has no cover to ask with.',
+  coverForm: () => 'It is to load on request only, and this code type has no cover to ask with.',
   coverFromHost: ({ actual }) =>
     `The cover picture lies at ${actual}, so the host is asked for it before any visitor wanted that. Put the picture on your site, or into the code.`,
   coverHeavy: ({ actual, expected }) =>
@@ -225,12 +225,12 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   reachedOddly: () => 'Use the new address',
   severalCards: () => '',
   hostCondition: () => '',
-  formNotKept: () => 'Take a form that it keeps',
+  formNotKept: () => 'Take a code type that it keeps',
   scriptStripped: () => '',
-  strippedBySite: () => 'Take a form that does without',
+  strippedBySite: () => 'Take a code type that does without',
   framePolicy: () => '',
   accentContrast: ({ expected }) => `Use ${expected}`,
-  coverForm: () => 'Take the form with a cover',
+  coverForm: () => 'Take the code type with a cover',
   coverFromHost: () => 'Choose another picture',
   coverHeavy: () => 'Make it smaller',
   outTooEarly: () => 'Say so on a cover',

@@ -32,7 +32,7 @@ function Words({ embed }: { embed: Embed }): ReactElement {
     (e) =>
       e.reason.code === 'formLacks' || (textual && (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting)),
   );
-  if (left.length > 0) return <>This form cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
+  if (left.length > 0) return <>This code type cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
   if (embed.code.form === AS_IT_STANDS && embed.item.running) return <>Copied without what runs in it, unless you keep it.</>;
   if (embed.code.form === AS_IT_STANDS)
     return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;

@@ -99,7 +99,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
   return (
     <>
       {best.form === now ? (
-        <p>No other form of code loses less here.</p>
+        <p>No other code type loses less here.</p>
       ) : (
         <p>
           {best.leads === 'link'

@@ -188,7 +188,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
   return (
     <>
       <label className="row">
-        <span>Form that is taken first</span>
+        <span>Code type that is taken first</span>
         <select value={draft.form} onChange={(event) => change({ form: event.target.value })}>
           {FORMS.map(({ id, label }) => (
             <option key={id} value={id}>

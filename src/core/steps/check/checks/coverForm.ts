@@ -3,7 +3,7 @@ import { defineCheck, NOTHING } from '../rule.ts';
 export const coverForm = defineCheck({
   id: 'coverForm',
   severity: 'warning',
-  holds: 'The form can do what is asked of the loading',
+  holds: 'The code type can do what is asked of the loading',
   about: 'To load on request needs a cover, which only some forms of code have.',
   run: ({ settings, plan, code }) => {
     const lacking = plan.entries.some((e) => e.setting === 'load' && e.reason.code === 'formLacks');

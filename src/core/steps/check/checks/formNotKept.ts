@@ -3,7 +3,7 @@ import { defineCheck, NOTHING } from '../rule.ts';
 export const formNotKept = defineCheck({
   id: 'formNotKept',
   severity: 'error',
-  holds: 'The editor of the site keeps this form of code',
+  holds: 'The editor of the site keeps this code type',
   about: 'Page editors take out of pasted code what they do not know. The site says which forms of code survive in its own.',
   run: ({ code, site }) => {
     if (!site || site.keeps.length === 0 || site.keeps.includes(code.form) || code.form === 'asItStands') return NOTHING;
