@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { bringIn } from './bench.ts';
-import { find, goTo, newVisitor, press, reload, waitForText } from './driver.ts';
+import { find, goTo, newVisitor, press, reload, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -62,6 +62,10 @@ describe('the Host book', () => {
     visit('/hosts', async (page) => {
       await find(page, 'region', 'All hosts against all settings');
       expect((await page.$$('.grid thead th a')).length).toBe(13);
+      await page.select('select[aria-label="Kind of item"]', 'map');
+      await until(page, () => document.querySelector('.grid thead')!.textContent === 'SettingWaymoss');
+      expect(await page.$eval('.grid tbody', (body) => body.textContent)).not.toContain('Related videos');
+      await page.select('select[aria-label="Kind of item"]', '');
       await press(page, 'link', 'Lanternreel');
       await waitForText(page, 'From link to frame');
       await waitForText(page, 'An end without any videos was withdrawn');

@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { bringIn, choose, openBench, type } from './bench.ts';
+import { bringIn, choose, openBench, openToken, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
 import { demoLinks } from './world.ts';
@@ -103,7 +103,7 @@ async function makeCover(page: Page, at: (host: string) => string): Promise<void
   await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
   await waitForText(page, 'Opening the sluice');
   await page.select('.code-head select', 'cover');
-  await press(page, 'button', 'a plain cover');
+  await openToken(page, 'a plain cover', 'Cover picture');
   await press(page, 'button', 'Take the host’s picture');
   await until(page, () => / kB$/.test(document.querySelector('.cover-weight')?.textContent ?? ''));
 }

@@ -34,7 +34,6 @@ import { Moments } from './Moments.tsx';
 import { NextLine } from './NextLine.tsx';
 import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
-import { keepFace } from '../../state/faces.ts';
 import { useBenchAddress } from './useBenchAddress.ts';
 
 const ProofStrip = lazily(() => import('./ProofStrip.tsx').then((module) => module.ProofStrip), NotLoaded);
@@ -186,7 +185,8 @@ function useFace(): void {
   const id = useAppSelector((state) => (state.bench.touched ? state.bench.present.id : null));
   const cover = useAppSelector((state) => selectFacts(state).cover);
   useEffect(() => {
-    if (id !== null && cover) keepFace(id, cover).catch(() => undefined);
+    if (id === null || !cover) return;
+    void import('../../state/faces.ts').then(({ keepFace }) => keepFace(id, cover)).catch(() => undefined);
   }, [id, cover]);
 }
 

@@ -1,12 +1,13 @@
 import { Suspense, useEffect, type ReactElement } from 'react';
 import { layOut as laidOutOf, type Station as StationData } from '../../../core/known/hosts/stations.ts';
+import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
 import { MOMENT_NAMES } from '../../../messages/moments.ts';
 import { findSetting } from '../../commands/findSetting.ts';
 import { toggleSettings } from '../../commands/toggleSettings.ts';
 import { sameData } from '../../state/sameData.ts';
-import { selectEmbed, selectStations } from '../../state/selectors.ts';
+import { selectEmbed, selectItem, selectStations } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { settingsListed } from '../../state/view.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -14,7 +15,6 @@ import { Toolbar } from '../../ui/Toolbar.tsx';
 import { useCommand } from '../../ui/useCommand.ts';
 import { ON_THE_EMBED } from './onTheEmbed.ts';
 import { FINDER_BUTTON } from './finderButton.ts';
-import { OwnParameters } from './OwnParameters.tsx';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
 
@@ -25,11 +25,25 @@ const SettingFinder = lazily(loadFinder, () => null);
 
 const MOMENTS: readonly Moment[] = ['arrive', 'begin', 'during', 'end', 'frame', 'around'];
 
+/** Only who meets a host that nobody knows has need of it. */
+const OwnParameters = lazily(
+  () => import('./OwnParameters.tsx').then((module) => module.OwnParameters),
+  () => null,
+);
+
+/** The item where its host is not known, or from a few examples only. */
+function selectStrange(state: State): Item | null {
+  const item = selectItem(state);
+  if (!item || item.form === 'file') return null;
+  return item.host === null || state.world.ownCards.some(({ id }) => id === item.host) ? item : null;
+}
+
 /** The stations of a visit, and the place in the page: what is set, and what people reach for most. The rest is one press away. */
 export function Moments(): ReactElement {
   const stations = useAppSelector(selectStations, sameData);
   const open = useAppSelector((state) => state.view.open !== null);
   const listed = useAppSelector((state) => state.view.listed !== null);
+  const strange = useAppSelector(selectStrange);
   const unfolded = useAppSelector((state) => state.view.layout.settingsShown);
   const find = useCommand(findSetting);
   const fold = useCommand(toggleSettings);
@@ -59,7 +73,7 @@ export function Moments(): ReactElement {
         </div>
       </div>
       <div className="stations" id="stations" hidden={!unfolded}>
-        <OwnParameters />
+        <Suspense fallback={null}>{strange && <OwnParameters item={strange} />}</Suspense>
         {stations && MOMENTS.map((moment) => <Station key={moment} moment={moment} station={stations[moment]} />)}
         {!stations && (
           <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>

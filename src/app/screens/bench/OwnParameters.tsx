@@ -3,7 +3,7 @@ import { Suspense, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { replaceParameter } from '../../../core/live/replaceParameter.ts';
 import type { Item, Parameter } from '../../../core/model/item.ts';
-import { selectCard, selectItem, selectRecognised } from '../../state/selectors.ts';
+import { selectCard, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useTextEdit } from './useTextEdit.ts';
@@ -22,13 +22,10 @@ const Proposals = lazily(
  * A host that nobody knows, or that is known from a few examples: its parameters are listed, open to change, never lost,
  * and each can be told for what it is.
  */
-export function OwnParameters(): ReactElement | null {
-  const item = useAppSelector(selectItem);
+export function OwnParameters({ item }: { item: Item }): ReactElement {
   const framed = useAppSelector((state) => selectRecognised(state).candidate.source !== 'link');
-  const own = useAppSelector((state) => state.world.ownCards.some(({ id }) => id === item?.host));
   const plays = useAppSelector((state) => selectCard(state)?.player !== undefined);
   const text = useAppSelector((state) => state.bench.present.text);
-  if (!item || item.form === 'file' || (item.host !== null && !own)) return null;
   const parameters = item.unknown.filter(({ within }) => within === undefined);
   return (
     <div className="station own-parameters">

@@ -1,3 +1,4 @@
+import type { Range } from '../../../core/model/candidate.ts';
 import { findTags, type Tag } from '../../../core/model/markup/tags.ts';
 
 /** A shorter code fits on its line as it is. */
@@ -28,11 +29,17 @@ function breaksWithin({ attributes }: Tag, text: string): number[] {
     const before = /\n[^\S\n]*$/.test(text.slice(Math.max(0, whole[0] - 80), whole[0])) ? [] : [whole[0]];
     const pattern = ADDRESSES.has(name) ? PARAMETER : name === 'style' ? DECLARATION : null;
     if (!range || !pattern || range[1] - range[0] < SHORT_VALUE) return before;
-    return [
-      ...before,
-      ...[...text.slice(...range).matchAll(pattern)].map(({ 0: sign, index }) => range[0] + index + sign.length),
-    ];
+    const parts = [...text.slice(...range).matchAll(pattern)].map(({ 0: sign, index }) => range[0] + index + sign.length);
+    return [...before, ...(name === 'style' ? filled(parts, range) : parts)];
   });
+}
+
+/** Of the places between declarations those that fill the lines, as a paragraph does. */
+function filled(places: readonly number[], [from, to]: Range): number[] {
+  const breaks: number[] = [];
+  for (const [i, place] of places.entries())
+    if ((places[i + 1] ?? to) - (breaks.at(-1) ?? from) > SHORT_VALUE) breaks.push(place);
+  return breaks;
 }
 
 /** The text in the pieces that stand on a line each. */

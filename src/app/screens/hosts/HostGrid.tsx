@@ -1,26 +1,53 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf, type Honour } from '../../../core/known/hosts/honours.ts';
-import { SETTINGS } from '../../../core/known/settings/list.ts';
+import { KINDS, type Kind } from '../../../core/model/kind.ts';
+import { makesSense, settingOf, SETTINGS } from '../../../core/known/settings/list.ts';
+import { sayKinds } from '../../../messages/kinds.ts';
 
-const SIGNS: Record<Honour['how'], string> = { sent: '', 'in part': '◐ ', withdrawn: '✗ ', 'not offered': '·' };
+const SIGNS: Record<Honour['how'], string> = { sent: '', 'in part': '◐ ', withdrawn: '✗ ', 'done here': '✓', 'not offered': '·' };
 
-/** All hosts against all settings. */
+/** All hosts against all settings, or those of a name, or for a kind of item. */
 export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElement {
-  const rows = SETTINGS.filter(({ id, moment }) => moment !== 'frame' || cards.some((card) => card.settings[id]));
+  const [words, setWords] = useState('');
+  const [kind, setKind] = useState<Kind | ''>('');
+  const wanted = words.trim().toLowerCase();
+  const rows = SETTINGS.filter(({ id, label }) => {
+    if (wanted !== '') return `${label} ${settingOf(id).help}`.toLowerCase().includes(wanted);
+    if (kind !== '') return makesSense(id, kind) && settingOf(id).kinds !== undefined;
+    return true;
+  });
+  const shown = kind === '' ? cards : cards.filter((card) => Object.values(card.targets).some((target) => target.kind === kind));
   return (
     <>
+      <p className="grid-filters">
+        <input
+          type="search"
+          aria-label="Find a setting"
+          placeholder="Find a setting"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+        <select aria-label="Kind of item" value={kind} onChange={(event) => setKind(event.target.value as Kind | '')}>
+          <option value="">All kinds</option>
+          {KINDS.map((one) => (
+            <option key={one} value={one}>
+              {sayKinds(one)}
+            </option>
+          ))}
+        </select>
+      </p>
       <p className="quiet grid-key">
         A word is what the host is sent for the setting. ◐ in part: point at it for what really happens. ✗ withdrawn by the host.
-        · not offered.
+        ✓ done by the code itself, at any host. · not offered.
       </p>
       <div className="grid-frame" tabIndex={0} role="region" aria-label="All hosts against all settings">
         <table className="grid">
           <thead>
             <tr>
               <th scope="col">Setting</th>
-              {cards.map(({ id, name }) => (
+              {shown.map(({ id, name }) => (
                 <th key={id} scope="col">
                   <Link to={`/hosts/${id}`}>{name}</Link>
                 </th>
@@ -31,7 +58,7 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
             {rows.map(({ id, label }) => (
               <tr key={id}>
                 <th scope="row">{label}</th>
-                {cards.map((card) => (
+                {shown.map((card) => (
                   <Cell key={card.id} honour={honourOf(card, id)} />
                 ))}
               </tr>
