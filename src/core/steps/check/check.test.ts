@@ -87,7 +87,7 @@ const COVERED = { ...TITLED, consent: 'Loads from the host.' };
 /** One case for each further check; the remedy, where one press is enough, ends the trouble. */
 const CASES: Readonly<Record<string, Case>> = {
   addressExpires: { on: '<iframe src="https://media.example/f/1?expires=1798675200&sig=a1"></iframe>', settings: TITLED },
-  coverForm: { on: VIDEO, settings: { ...TITLED, load: 'ask' }, remedy: 'Take the form with a cover' },
+  coverForm: { on: VIDEO, settings: { ...TITLED, load: 'ask' }, remedy: 'Take the code type with a cover' },
   coverFromHost: {
     on: VIDEO,
     settings: { ...COVERED, cover: 'http://lanternreel.localhost:4600/covers/a.webp' },
@@ -153,12 +153,12 @@ const CASES: Readonly<Record<string, Case>> = {
   obsoleteAttribute: { on: `<iframe src="${VIDEO}" title="T" scrolling="no"></iframe>` },
   saidTwice: { on: '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=3&amp;from=9" title="T"></iframe>' },
   languageDiffers: { on: BOOKLET, settings: { ...TITLED, language: 'nl' }, remedy: 'Use en' },
-  formNotKept: { on: VIDEO, settings: TITLED, at: { keeps: ['fixed'] }, remedy: 'Take a form that it keeps' },
+  formNotKept: { on: VIDEO, settings: TITLED, at: { keeps: ['fixed'] }, remedy: 'Take a code type that it keeps' },
   strippedBySite: {
     on: VIDEO,
     settings: TITLED,
     at: { strips: { properties: ['aspect-ratio'] } },
-    remedy: 'Take a form that does without',
+    remedy: 'Take a code type that does without',
   },
   scriptStripped: { on: ALBUM, settings: { ...TITLED, textLink: 'T' }, at: { strips: { scripts: true } } },
   framePolicy: { on: VIDEO, settings: TITLED, at: { frames: ['https://media.example'] } },
