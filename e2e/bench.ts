@@ -52,7 +52,7 @@ export async function bringIn(page: Page, text: string): Promise<void> {
   // By the keyboard: a press could land beside it while the screen is still being laid out.
   await line.focus();
   await selectAll(page);
-  await paste(page, text);
+  await paste(page, text, line);
 }
 
 /** The same by typing: pages that are worked on at the same time share one clipboard. */

@@ -156,9 +156,11 @@ export const waitForNoText = (page: Page, text: string): Promise<void> =>
   until(page, (unwanted: string) => !document.body.innerText.includes(unwanted), text);
 
 /** Pastes a text at the focus, through the real clipboard. */
-export async function paste(page: Page, text: string): Promise<void> {
+export async function paste(page: Page, text: string, into?: ElementHandle): Promise<void> {
   await allowClipboard(page);
   await page.evaluate((t: string) => navigator.clipboard.writeText(t), text);
+  // Another window's coming and going can take the focus along.
+  await into?.focus();
   await page.keyboard.down('Control');
   await page.keyboard.press('v');
   await page.keyboard.up('Control');
