@@ -159,8 +159,12 @@ export const waitForNoText = (page: Page, text: string): Promise<void> =>
 export async function paste(page: Page, text: string, into?: ElementHandle): Promise<void> {
   await allowClipboard(page);
   await page.evaluate((t: string) => navigator.clipboard.writeText(t), text);
-  // Another window's coming and going can take the focus along.
-  await into?.focus();
+  // A page that was behind another has drawing to make up for, which can take the selection along; a person comes later.
+  await into?.evaluate(async (field) => {
+    await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 50))));
+    (field as HTMLTextAreaElement).focus();
+    (field as HTMLTextAreaElement).select();
+  });
   await page.keyboard.down('Control');
   await page.keyboard.press('v');
   await page.keyboard.up('Control');
