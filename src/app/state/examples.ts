@@ -1,4 +1,5 @@
 import { aboutOf } from '../../core/model/item.ts';
+import type { SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { emptyWork } from '../../core/keeping/shelf/work.ts';
 import { bringIn } from '../../core/pipeline.ts';
 import { replaceWorks } from '../storage/embeds.ts';
@@ -8,8 +9,12 @@ import { selectBook, selectSites } from './selectors.ts';
 import type { Store } from './store.ts';
 import { loadFacts } from './world.ts';
 
-/** By this tag examples are told from what somebody made, and cleared. */
-export const EXAMPLE_TAG = 'example';
+const EXAMPLE_TAG = 'example';
+const ID = 'example-';
+
+/** Whether it is an example as it was put there: a tag of the same name on what somebody made is nothing but a tag. */
+export const isExample = ({ id, tags, revision }: SavedEmbed): boolean =>
+  id.startsWith(ID) && tags.includes(EXAMPLE_TAG) && revision === 1;
 
 const MOST = 6;
 
@@ -22,7 +27,7 @@ export async function putExamples(store: Store, now: number): Promise<void> {
   const found = before.world.cards.slice(0, MOST).flatMap(({ id, links }) => {
     const link = links.find(({ framed, refused }) => !framed && !refused)?.examples[0];
     const item = link === undefined ? undefined : bringIn(link, book)[0]?.item;
-    return link !== undefined && item ? [{ id: `example-${id}`, link, about: aboutOf(item) }] : [];
+    return link !== undefined && item ? [{ id: `${ID}${id}`, link, about: aboutOf(item) }] : [];
   });
   await Promise.all(found.map(({ link, about }) => store.dispatch(loadFacts({ link, about, width: site.column }))));
   const state = store.getState();

@@ -29,7 +29,7 @@ export function Toolbar({ label, className, children }: Props): ReactElement {
     const all = buttons();
     const at = all.indexOf(event.target as HTMLButtonElement);
     const to = event.key === 'Home' ? 0 : event.key === 'End' ? all.length - 1 : at + (STEPS[event.key] ?? 0);
-    if (at < 0 || to === at || !all.length) return;
+    if (at < 0 || to === at) return;
     event.preventDefault();
     all[(to + all.length) % all.length]!.focus();
   };

@@ -1,5 +1,5 @@
 import { Suspense, useEffect, type ReactElement } from 'react';
-import { layOut as laidOutOf, type Station as StationData } from '../../../core/known/hosts/stations.ts';
+import { foremostOf, type Station as StationData } from '../../../core/known/hosts/stations.ts';
 import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
@@ -98,7 +98,7 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
   const open = useAppSelector((state) => state.view.open);
   const set = useAppSelector(selectSet, sameData);
   if (Object.values(station).every((ids) => ids.length === 0)) return null;
-  const { shown, more } = laidOutOf(station, new Set(set));
+  const { shown, more } = foremostOf(station, new Set(set));
   const hidden = [...more, ...station['not offered'], ...station['not applicable']];
   const { name, words } = MOMENT_NAMES[moment];
   const laid = (id: SettingId): boolean => (shown.includes(id) && !ON_THE_EMBED.has(id)) || (id === open && hidden.includes(id));

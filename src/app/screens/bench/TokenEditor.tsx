@@ -28,8 +28,11 @@ export function TokenEditor(): ReactElement | null {
     return () => observer.disconnect();
   }, []);
   if (!id) return null;
-  // Its token may be laid out only now; where it has none, it is opened where it was found.
-  const anchor = (): HTMLElement => (document.getElementById(tokenElementId(id)) ?? document.getElementById(FINDER_BUTTON))!;
+  // Its token may be laid out only now; where it has none, or is folded away, it is opened where it was found.
+  const anchor = (): HTMLElement => {
+    const token = document.getElementById(tokenElementId(id));
+    return token?.checkVisibility() ? token : document.getElementById(FINDER_BUTTON)!;
+  };
   return (
     <Popover
       open

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useState, type ReactElement } from 're
 import { useStore } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { NO_NARROWING, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
-import { EXAMPLE_TAG, putExamples } from '../../state/examples.ts';
+import { isExample, putExamples } from '../../state/examples.ts';
 import type { Store } from '../../state/store.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
 import { EmbedDetail } from './EmbedDetail.tsx';
@@ -50,7 +50,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
     () => (open === null ? undefined : entries.find(({ embed }) => embed.id === open)?.embed),
     [entries, open],
   );
-  const examples = useMemo(() => entries.flatMap(({ embed }) => (embed.tags.includes(EXAMPLE_TAG) ? [embed.id] : [])), [entries]);
+  const examples = useMemo(() => entries.flatMap(({ embed }) => (isExample(embed) ? [embed.id] : [])), [entries]);
   const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
   const choose = useCallback(
     (id: string, on: boolean): void =>

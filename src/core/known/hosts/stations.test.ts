@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { bringIn } from '../../pipeline.ts';
 import type { Settings } from '../settings/list.ts';
 import { book } from '../../../laws/world.ts';
-import { layOut, stationsOf } from './stations.ts';
+import { foremostOf, stationsOf } from './stations.ts';
 
 const FILM = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 const MAP = 'http://waymoss.localhost:4600/at/51.9,1.2,15z';
@@ -22,9 +22,9 @@ describe('the moments of an item', () => {
 
   test('lay out what is set and what people reach for most, and leave the rest one press away', () => {
     const { begin, during } = stations(FILM);
-    expect(layOut(begin, new Set())).toEqual({ shown: ['autoplay', 'mute', 'start'], more: ['captions'] });
-    expect(layOut(begin, new Set(['captions'])).more).toEqual([]);
-    expect(layOut({ ...during, offered: ['fullscreen', 'pictureInPicture', 'download'] }, new Set())).toEqual({
+    expect(foremostOf(begin, new Set())).toEqual({ shown: ['autoplay', 'mute', 'start'], more: ['captions'] });
+    expect(foremostOf(begin, new Set(['captions'])).more).toEqual([]);
+    expect(foremostOf({ ...during, offered: ['fullscreen', 'pictureInPicture', 'download'] }, new Set())).toEqual({
       shown: ['fullscreen', 'pictureInPicture'],
       more: ['download'],
     });

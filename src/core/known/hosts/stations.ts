@@ -17,7 +17,7 @@ export interface Laid {
 const FEWEST = 2;
 
 /** What is set or sent, and what people reach for most; of a station without either, the first few. */
-export function layOut({ offered }: Station, set: ReadonlySet<string>): Laid {
+export function foremostOf({ offered }: Station, set: ReadonlySet<string>): Laid {
   const stands = (id: SettingId): boolean => set.has(id) || settingOf(id).foremost === true;
   const first = offered.filter(stands);
   const shown = first.length > 0 ? first : offered.slice(0, FEWEST);
