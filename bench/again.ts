@@ -250,7 +250,7 @@ async function bundle(): Promise<void> {
   await goTo(page, `${server.address}/shelf`);
   await page.waitForSelector('output[aria-busy="false"]');
   const tasks = await watchTasks(page);
-  await press(page, 'button', 'Bundles');
+  await press(page, 'button', 'Backup');
   const file = await savedBy(page, () => press(page, 'button', 'Save everything'));
   tellLongest(`longest task while ${EMBEDS} embeds are saved as a bundle`, await tasks());
   await context.close();
@@ -258,7 +258,7 @@ async function bundle(): Promise<void> {
   await goTo(other.page, `${server.address}/shelf`);
   await waitForText(other.page, 'Nothing is kept yet');
   const others = await watchTasks(other.page);
-  await press(other.page, 'button', 'Bundles');
+  await press(other.page, 'button', 'Backup');
   await giveFile(other.page, 'Bring a bundle in', file.path);
   await find(other.page, 'button', `Take ${EMBEDS} in`);
   const looking = await others();

@@ -107,7 +107,7 @@ const KILLS: Record<string, Kill> = {
     within: 900,
     begin: async (page, round) => {
       await goTo(page, `${server.address}/shelf`);
-      await press(page, 'button', 'Bundles');
+      await press(page, 'button', 'Backup');
       const field = await page.waitForSelector('input[type=file][accept*=zip]');
       const file = join(profile, 'in.zip');
       writeFileSync(file, pack(bundleOf(round)));

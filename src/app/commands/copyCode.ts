@@ -1,4 +1,5 @@
 import { kept } from '../state/bench.ts';
+import { copyText } from '../ui/copyText.ts';
 import { selectEmbed, selectWork } from '../state/selectors.ts';
 import { codeCopied, copyConfirmed } from '../state/view.ts';
 import type { Command } from './command.ts';
@@ -15,8 +16,7 @@ export const copyCode: Command = {
     const work = selectWork(store.getState());
     const code = embed?.code.text ?? '';
     if (embed && act)
-      void navigator.clipboard
-        .writeText(code)
+      void copyText(code)
         .then(() => {
           store.dispatch(kept({ code, work }));
           store.dispatch(codeCopied(code));

@@ -6,6 +6,7 @@ import { FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts'
 import { kept } from '../../state/bench.ts';
 import { selectEmbed, selectFacts, selectItem, selectSite, selectVariant, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { copyText } from '../../ui/copyText.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 import { fileOf, plainName } from '../../../core/many/kit/codeFile.ts';
@@ -29,7 +30,7 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
     dispatch(kept(embed && { code: embed.code.text, work: selectWork(store.getState()) }));
   };
   const copy = (): void => {
-    navigator.clipboard.writeText(codes.map(({ label, text }) => `${label}\n${text}`).join('\n\n')).then(
+    copyText(codes.map(({ label, text }) => `${label}\n${text}`).join('\n\n')).then(
       () => {
         setSaid(`${codes.length} codes copied, each under its name.`);
         take();

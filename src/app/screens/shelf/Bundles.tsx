@@ -154,12 +154,18 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
   );
 }
 
+// Async, so that a browser without a storage manager rejects, and does not throw.
+const roomOf = async (): Promise<{ usage: number; quota: number; kept: boolean }> => {
+  const [{ usage = 0, quota = 0 }, kept] = await Promise.all([navigator.storage.estimate(), navigator.storage.persisted()]);
+  return { usage, quota, kept };
+};
+
 /** How much is used of the room that the browser gives, and whether it promises to keep it. */
 function Room(): ReactElement | null {
   const [room, setRoom] = useState<{ usage: number; quota: number; kept: boolean } | null>(null);
   useEffect(() => {
-    void Promise.all([navigator.storage.estimate(), navigator.storage.persisted()])
-      .then(([{ usage = 0, quota = 0 }, kept]) => setRoom({ usage, quota, kept }))
+    void roomOf()
+      .then(setRoom)
       .catch(() => undefined);
   }, []);
   if (!room) return null;

@@ -4,6 +4,7 @@ import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/m
 import { MOST, type SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { loadPicture } from '../../state/world.ts';
 import { changeEmbeds } from '../../storage/embeds.ts';
+import { copyText } from '../../ui/copyText.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 import { useAppSelector } from '../../state/store.ts';
@@ -33,7 +34,7 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
   const [said, setSaid] = useState('');
   const whole: Kit = { ...kit, cover: file?.name ?? '' };
   const copy = (what: string, text: string): void =>
-    void navigator.clipboard.writeText(text).then(
+    void copyText(text).then(
       () => setSaid(`${what} copied.`),
       () => setSaid('The browser refused to copy. Select the text and copy it by hand.'),
     );

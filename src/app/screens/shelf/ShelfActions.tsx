@@ -9,6 +9,7 @@ import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { changedSinceBundle } from '../../storage/bundles.ts';
 import { replaceWorks } from '../../storage/embeds.ts';
+import { copyText } from '../../ui/copyText.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Pane } from '../../ui/Pane.tsx';
 
@@ -119,7 +120,7 @@ function Block({ picked, close }: { picked: readonly Entry[]; close: () => void 
     space,
   );
   const copy = (): void =>
-    void navigator.clipboard.writeText(code).then(
+    void copyText(code).then(
       () => setSaid('The block is copied.'),
       () => setSaid('The browser refused to copy. Select the code and copy it by hand.'),
     );

@@ -169,7 +169,7 @@ const FRAMES: [name: string, make: (v: string) => string][] = [
   ['PHP', (v) => `<?php echo "${frame(v).replaceAll('"', '\\"')}"; ?>`],
   ['PHP in parts', (v) => `$c = '<iframe src="' . '${v}' . '"></iframe>';`],
   ['CDATA', (v) => `<description><![CDATA[${frame(v)}]]></description>`],
-  ['capitals', (v) => frame(v).replace(/iframe|src|width/g, (name) => name.toUpperCase())],
+  ['capitals', (v) => frame(v).replace(/(?<=<\/?)iframe|(?<= )(?:src|width)(?==)/g, (name) => name.toUpperCase())],
   ['no quotes', (v) => `<iframe src=${v} width=560></iframe>`],
   ['single quotes', (v) => frame(v).replaceAll('"', "'")],
   ['curly quotes', (v) => frame(v).replace(/"([^"]*)"/g, '“$1”')],
