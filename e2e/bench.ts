@@ -109,7 +109,7 @@ export async function replaceText(page: Page, field: ElementHandle, text: string
   await page.keyboard.type(text);
 }
 
-async function selectAll(page: Page): Promise<void> {
+export async function selectAll(page: Page): Promise<void> {
   await page.keyboard.down('Control');
   await page.keyboard.press('a');
   await page.keyboard.up('Control');

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
-import { bringIn } from './bench.ts';
+import { readCardFiles } from '../src/standins/world.ts';
+import { bringIn, selectAll } from './bench.ts';
 import { find, goTo, newVisitor, press, reload, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
@@ -50,6 +51,13 @@ const card = (n: number): Record<string, unknown> => ({
   ],
 });
 
+/** The card of the map, as somebody would have it under another name. */
+const ownCard = (port: number, share: string): object => {
+  const { text } = readCardFiles(port).find(({ name }) => name === 'waymoss.json')!;
+  const card = JSON.parse(text) as { origins: object };
+  return { ...card, id: 'mymoss', origins: { ...card.origins, share: [share] } };
+};
+
 async function bringCards(page: Page, data: unknown): Promise<void> {
   const file = join(folder, 'cards.json');
   writeFileSync(file, JSON.stringify(data));
@@ -73,30 +81,69 @@ describe('the Host book', () => {
       await waitForText(page, 'no card knows it');
     }));
 
-  test('a card is copied, edited with what is wrong told at its place, kept over a reload, and used on the Bench', () =>
+  test('a card is copied, edited as drawing and as JSON with what is wrong told at its place, kept, and used on the Bench', () =>
     visit('/hosts/waymoss', async (page) => {
       await press(page, 'button', 'Copy as my own');
-      const area = (await find(page, 'textbox', 'The card as JSON')) as ElementHandle<HTMLTextAreaElement>;
-      const text = await area.evaluate((field) => field.value);
-      const set = async (value: string): Promise<void> => {
-        await area.evaluate((field, v) => {
-          Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')!.set!.call(field, v);
-          field.dispatchEvent(new Event('input', { bubbles: true }));
-        }, value);
+      await find(page, 'textbox', 'The card as JSON');
+      const put = async (field: string, text: string): Promise<void> => {
+        const input = await find(page, 'textbox', field);
+        await input.focus();
+        await selectAll(page);
+        await page.keyboard.sendCharacter(text);
       };
-      await set(text.replace('"target": "spot"', '"target": "spit"'));
+      const type = async (text: string): Promise<void> => {
+        await page.click('.cm-content');
+        await selectAll(page);
+        await page.keyboard.sendCharacter(text);
+      };
+      await put('Share links', 'javascript:x');
+      await waitForText(page, 'an origin is scheme and host');
+      const share = `http://mymoss.localhost:${world.server.port}`;
+      await put('Share links', share);
+      await put('Name of the host', 'My moss');
+      await waitForText(page, '"name": "My moss"');
+      await waitForText(page, `"${share}"`);
+      await press(page, 'button', 'Undo in the card');
+      await waitForText(page, '"name": "Waymoss (copy)"');
+      await press(page, 'button', 'Redo in the card');
+      await waitForText(page, '"name": "My moss"');
+      const card = JSON.stringify({ ...ownCard(world.server.port, share), name: 'My own moss' }, null, 2);
+      const wrong = card.replace('"target": "spot"', '"target": "spit"');
+      await type(wrong);
       await waitForText(page, 'no target is called "spit"');
-      await press(page, 'button', `line ${text.slice(0, text.indexOf('"target": "spot"')).split('\n').length}`);
-      expect(await area.evaluate((field) => field.value.slice(field.selectionStart, field.selectionEnd))).toBe('"spit"');
-      await set(text.replaceAll('waymoss.localhost', 'mymoss.localhost').replace('Waymoss (copy)', 'My moss'));
+      expect(await page.$eval('.card-drawing', (drawing) => (drawing as HTMLFieldSetElement).disabled)).toBe(true);
+      await press(page, 'button', `line ${wrong.slice(0, wrong.indexOf('"spit"')).split('\n').length}`);
+      expect(await page.evaluate(() => getSelection()!.toString())).toBe('"spit"');
+      await page.keyboard.sendCharacter('"spot"');
+      await until(page, () => !document.querySelector<HTMLFieldSetElement>('.card-drawing')!.disabled);
       await press(page, 'button', 'Keep the card');
-      await find(page, 'heading', 'My moss');
+      await find(page, 'heading', 'My own moss');
       await reload(page);
-      await find(page, 'heading', 'My moss');
+      await find(page, 'heading', 'My own moss');
       await press(page, 'link', 'Bench');
       await waitForText(page, 'Opening the sluice');
-      await bringIn(page, `http://mymoss.localhost:${world.server.port}/place/harbour-wall`);
-      await waitForText(page, 'My moss');
+      await bringIn(page, `${share}/place/harbour-wall`);
+      await waitForText(page, 'My own moss');
+    }));
+
+  test('where a part of a link begins is moved on the drawing, by keys and by dragging', () =>
+    visit('/hosts', async (page) => {
+      await bringCards(page, [card(1)]);
+      await goTo(page, `${world.server.address}/hosts/quay-1/edit`);
+      const edge = await find(page, 'slider', 'Where “abcd” begins');
+      await edge.press('ArrowRight');
+      await waitForText(page, '"path": "/film/a:id"');
+      await waitForText(page, '"frame": "https://quay1.example/frame/a{id}"');
+      const moved = await find(page, 'slider', 'Where “bcd” begins');
+      const { x, y, height } = (await moved.boundingBox())!;
+      await page.mouse.move(x + 1, y + height / 2);
+      await page.mouse.down();
+      await page.mouse.move(x - 30, y + height / 2, { steps: 4 });
+      await page.mouse.up();
+      // Further than what stands there it does not go.
+      await waitForText(page, 'It stays where it was');
+      await (await find(page, 'slider', 'Where “bcd” begins')).press('ArrowLeft');
+      await waitForText(page, '"path": "/film/:id"');
     }));
 
   test('of two hundred cards three are wrong: they are named and refused, the rest is in', () =>
@@ -118,7 +165,7 @@ describe('the Host book', () => {
       await bringCards(page, [card(1), { ...card(1), id: 'other', name: 'The other one' }]);
       await waitForText(page, '2 cards taken in.');
       await press(page, 'link', 'The other one your own');
-      await waitForText(page, 'claim this link just as well');
+      await waitForText(page, 'claims this link just as well');
       await press(page, 'link', 'Bench');
       await waitForText(page, 'Opening the sluice');
       await bringIn(page, 'https://quay1.example/film/abcd');

@@ -114,12 +114,36 @@ describe('a host in nobody’s book', () => {
       expect(code).toContain('/?doc=wb-2041-77&amp;opts=go');
     }));
 
+  test('is tried without and with a setting that nobody has an example of, and kept by what was seen', () =>
+    withBench(async (page) => {
+      await teach(page, `${world.host('quernhill')}/films/the-mill-from-the-causeway-731205`);
+      await waitForText(page, 'waits for a press');
+      await goTo(page, `${world.server.address}/hosts/quernhill`);
+      await (await find(page, 'combobox', 'Which setting')).select('accent');
+      await (await find(page, 'textbox', 'Its value')).type('#c02040');
+      await press(page, 'button', 'Find spellings');
+      await press(page, 'button', 'shade=c02040');
+      const shadeOf = async (query: string): Promise<string> => {
+        const player = await page.waitForFrame((frame) => frame.url().includes('stage.quernhill') && frame.url().endsWith(query));
+        await player.waitForSelector('video');
+        return player.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--shade').trim());
+      };
+      const without = await shadeOf('/731205/');
+      expect(await shadeOf('?shade=c02040')).toBe(without);
+      await (await find(page, 'textbox', 'Another')).type('shade=%23c02040');
+      await press(page, 'button', 'shade=%23c02040');
+      expect(await shadeOf('?shade=%23c02040')).toBe('#c02040');
+      await press(page, 'button', 'It does what was asked');
+      await waitForText(page, 'It was seen to do so, beside the player without it.');
+    }));
+
   test('comes in by a card library, whose update shows what would change', () =>
     withBench(async (page) => {
       const library = `${world.host('packhorse')}/cards.json`;
       const look = async (): Promise<void> => {
         await goTo(page, `${world.server.address}/hosts/libraries`);
-        await (await find(page, 'textbox', 'Address of the list')).type(library);
+        const field = await find(page, 'textbox', 'Address of the list');
+        await field.type(library);
         await press(page, 'button', 'Look at it');
       };
       await look();

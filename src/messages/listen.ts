@@ -1,4 +1,7 @@
 import type { PlayerMessages } from '../core/known/hosts/card.ts';
+import type { PlayerReport } from '../core/known/hosts/playerReport.ts';
+import { showTime } from '../core/model/time.ts';
+import { EVENT_WORDS } from './cardEditor.ts';
 import type { Did, Listened } from '../core/teach/listen.ts';
 
 /** What somebody is asked to do with a player, and what they press when it is done, or cannot be. */
@@ -44,4 +47,19 @@ export function sayListened({ player, heard, passed }: Listened): string[] {
     return `“${at}” is ${FIELDS[field] ?? field}${unit === 'ms' ? ', in thousandths of a second' : ''}`;
   });
   return [...events, ...fields].map((line) => `${line}.`).concat(lost);
+}
+
+/** What a player last said of itself, in a line. */
+export function sayReport({ event, time, muted, page, track, showsControls, showsTitle }: PlayerReport): string {
+  const shown = (what: string, on: boolean | undefined): string[] =>
+    on === undefined ? [] : [`${on ? 'with' : 'without'} ${what}`];
+  return [
+    `It says: ${event === 'time' ? 'plays' : EVENT_WORDS[event]}`,
+    ...(time === undefined ? [] : [`at ${showTime(Math.round(time))}`]),
+    ...(muted === undefined ? [] : [muted ? 'muted' : 'with sound']),
+    ...(page === undefined ? [] : [`page ${page}`]),
+    ...(track === undefined ? [] : [`captions ${track}`]),
+    ...shown('controls', showsControls),
+    ...shown('title', showsTitle),
+  ].join(', ');
 }

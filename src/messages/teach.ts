@@ -28,10 +28,15 @@ const WHY: Record<Why, string> = {
   notSeen: 'Its code does not differ from the plain one in a way that can be told.',
   otherwise: 'What the other examples show makes another code of its link.',
   refused: 'What it shows cannot be said in a host card.',
+  runsBesides: 'Something runs in its code that is no part of the embed. The card leaves it out.',
+  scriptElsewhere: 'Its script comes from another host than its link. Keep the card only if the host itself says so.',
 };
 
 export const sayWhy = ({ why, part }: Unexplained): string =>
-  `${WHY[why]}${part === undefined ? '' : ` It is ${sayPlace(part)}.`}`;
+  `${WHY[why]}${part === undefined ? '' : NAMED.has(why) ? ` (${part})` : ` It is ${sayPlace(part)}.`}`;
+
+/** Where the part is a name, and no place in an address. */
+const NAMED: ReadonlySet<Why> = new Set(['runsBesides', 'scriptElsewhere']);
 
 export const sayUnexplained = (told: Unexplained): string => `Example ${told.example + 1}: ${sayWhy(told)}`;
 
@@ -60,7 +65,8 @@ function sayWithin(pack: Pack | undefined): string {
   return `, joined with others in ${pack.in === 'fragment' && pack.name === '' ? 'the part behind the #' : pack.name}`;
 }
 
-const FORM_WORDS: Readonly<Record<string, string>> = {
+/** Spellings of values, each as one and a quarter minutes, a red, a number or a language would be. */
+export const FORM_WORDS: Readonly<Record<string, string>> = {
   seconds: '72',
   milliseconds: '72000',
   units: '1m12s',

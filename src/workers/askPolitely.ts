@@ -98,7 +98,8 @@ async function ask(link: string, { server, signal, providers }: Asking): Promise
     });
     if (answer.ok) {
       const { facts, found, refused } = answerSchema.parse(await answer.json());
-      if (tried >= TRIES || refused === null || !WORTH_ASKING_AGAIN.has(refused)) return { facts, player: found?.text };
+      if (tried >= TRIES || refused === null || !WORTH_ASKING_AGAIN.has(refused))
+        return { facts, player: found?.text, listed: endpoint !== undefined };
     } else if (tried >= TRIES && answer.status !== 429) throw new Error(`the server answered ${answer.status}`);
     await rest(answer.status === 429 ? askedToWait(answer) : BETWEEN * tried, signal);
   }

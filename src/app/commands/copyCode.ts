@@ -1,5 +1,5 @@
 import { kept } from '../state/bench.ts';
-import { copyText } from '../ui/copyText.ts';
+import { copyText } from '../copyText.ts';
 import { selectEmbed, selectWork } from '../state/selectors.ts';
 import { codeCopied, copyConfirmed } from '../state/view.ts';
 import type { Command } from './command.ts';

@@ -3,7 +3,7 @@ import { escapeHtml } from '../../core/model/markup/escape.ts';
 import { NOTHING_PUT_RIGHT, type Example, type Lesson } from '../../core/teach/examples.ts';
 import type { Guess } from '../../core/teach/guess.ts';
 import { learn } from '../../core/teach/learn.ts';
-import { withParts } from '../../core/teach/parts.ts';
+import { withPutRight } from '../../core/teach/putRight.ts';
 import { settled, withProposal, type Proposal } from '../../core/teach/propose.ts';
 import { findLesson } from '../storage/own.ts';
 import { changed } from './bench.ts';
@@ -29,7 +29,7 @@ export async function teachParameter(
   ];
   const own = store.getState().world.ownCards.find(({ id }) => id === item.host);
   const { card: learnt, unexplained } = learn(examples, { today: today(), before: own });
-  const card = learnt && withParts(learnt, lesson.putRight.parts);
+  const card = learnt && withPutRight(learnt, lesson.putRight, examples);
   if (!card || unexplained.some(({ example }) => example === examples.length - 1)) return false;
   await keepTaught(store, card, { ...lesson, examples });
   return true;

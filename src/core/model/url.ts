@@ -59,3 +59,11 @@ function splitParsed(text: string): SplitUrl | null {
 
 /** A parameter's value, encoded; the apostrophe too, so that it may stand between either kind of quotes. */
 export const encodeParameter = (value: string): string => encodeURIComponent(value).replaceAll("'", '%27');
+
+/** The part of a host's name that is its own: the last two labels. */
+export const domainOf = (origin: string): string =>
+  origin
+    .replace(/^https?:\/\//, '')
+    .split('.')
+    .slice(-2)
+    .join('.');

@@ -3,6 +3,7 @@ import { splitFeatures, featureName } from '../model/features.ts';
 import { KINDS, type Kind } from '../model/kind.ts';
 import { parseRatio } from '../model/values.ts';
 import { makesSense, needsNoHost, type SettingId } from '../known/settings/list.ts';
+import { domainOf } from '../model/url.ts';
 import { ANYTHING } from '../known/hosts/shape.ts';
 import type { z } from 'zod';
 import {
@@ -52,14 +53,6 @@ function originsOf({ targets, origins }: Draft): { groups: Map<string, Set<strin
 
 const wild = (origin: string, pattern: DraftForm['pattern']): string =>
   typeof pattern.get('sub')?.[0] === 'object' ? origin.replace(/\/\/[^.]*\./, '//*.') : origin;
-
-/** The part of a host's name that is its own: the last two labels. */
-export const domainOf = (origin: string): string =>
-  origin
-    .replace(/^https?:\/\//, '')
-    .split('.')
-    .slice(-2)
-    .join('.');
 
 const UUID = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}';
 

@@ -25,16 +25,27 @@ export const examplesSchema = z.strictObject({
   examples: z.array(example).max(MOST),
 });
 
-/** What was put right by hand in what examples showed: settings that were taken back, and parts of links. */
+/** What was put right by hand in what examples showed: settings that were taken back, parts of links, and where parts begin and end. */
 export const putRightSchema = z.strictObject({
   dropped: z.array(z.string().refine(isSettingId)).max(200).default([]),
   parts: z
     .array(z.strictObject({ link: z.string().max(40), segment: z.number().int().min(0).max(100), is: z.enum(['any', 'same']) }))
     .max(200)
     .default([]),
+  edges: z
+    .array(
+      z.strictObject({
+        link: z.string().max(40),
+        name: z.string().max(40),
+        side: z.enum(['start', 'end']),
+        by: z.number().int().min(-200).max(200),
+      }),
+    )
+    .max(200)
+    .default([]),
 });
 export type PutRight = z.infer<typeof putRightSchema>;
-export const NOTHING_PUT_RIGHT: PutRight = { dropped: [], parts: [] };
+export const NOTHING_PUT_RIGHT: PutRight = { dropped: [], parts: [], edges: [] };
 
 /** The examples that a card was learnt from, by its id. */
 export const lessonSchema = z.strictObject({

@@ -31,6 +31,10 @@ const BY_NAME: readonly (readonly [setting: SettingId, words: string])[] = [
   ['tracking', 'track tracking leave'],
 ];
 
+/** What parameters for a setting are called, the plainest first; its own name where nothing else is known. */
+export const namesFor = (setting: SettingId): string[] =>
+  BY_NAME.find(([id]) => id === setting)?.[1].split(' ') ?? [setting.toLowerCase()];
+
 const ON = /^(?:1|true|yes|on|y|t|enabled|show|always|)$/i;
 const OFF = /^(?:0|false|no|off|n|f|disabled|hide|never|none)$/i;
 

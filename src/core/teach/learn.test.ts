@@ -7,7 +7,7 @@ import type { SettingId } from '../known/settings/list.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { Example } from './examples.ts';
 import { learn, type Learnt } from './learn.ts';
-import { observe } from './observe.ts';
+import { observe, type Unexplained } from './observe.ts';
 import { frameOf, madeOf, meant, reproduces, type Made } from './reproduce.ts';
 import { expect, describe, test } from 'vitest';
 
@@ -185,7 +185,7 @@ describe('examples that do not fit', () => {
     code: `<iframe src="https://quill.example/f/${id}"></iframe>`,
   });
   const good = [pair('aa11bb'), pair('cc22dd'), pair('ee33ff')];
-  test.each<[string, Example[], { example: number; why: string }[]]>([
+  test.each<[string, Example[], Unexplained[]]>([
     [
       'a link of one host with the code of another',
       [{ link: 'https://quill.example/see/zz9', code: '<iframe src="https://other.example/q/1"></iframe>' }],
@@ -203,11 +203,34 @@ describe('examples that do not fit', () => {
       [{ example: 3, why: 'otherwise' }],
     ],
     ['the same twice', [pair('aa11bb')], []],
+    [
+      'a script of strangers beside the frame',
+      [{ ...pair('hh55ii'), code: `${pair('hh55ii').code}<script src="https://stats.example/count.js"></script>` }],
+      [{ example: 3, why: 'runsBesides', part: 'stats.example' }],
+    ],
+    [
+      'a frame that runs something',
+      [{ ...pair('hh55ii'), code: pair('hh55ii').code!.replace('<iframe', '<iframe onload="go()"') }],
+      [{ example: 3, why: 'runsBesides', part: 'onload' }],
+    ],
     ['a setting that changes nothing', [{ ...pair('aa11bb'), settings: { autoplay: 'on' } }], [{ example: 3, why: 'notSeen' }]],
   ])('%s', (_, more, told) => {
     const { card, unexplained } = learn([...good, ...more], { today });
     expect(unexplained).toEqual(told);
     expect(frameOf('https://quill.example/see/new123', {}, makeBook([card!]))).toBe('https://quill.example/f/new123');
+  });
+
+  test('a placeholder whose script is of another host is learnt, and told; what runs in it is left out', () => {
+    const of = (id: string) => ({
+      link: `https://quill.example/see/${id}`,
+      code: `<div data-item="${id}" onclick="go()"></div><script src="https://parts.example/fill.js"></script>`,
+    });
+    const { card, unexplained } = learn([of('aa11bb'), of('cc22dd')], { today });
+    expect(Object.keys(Object.values(card?.targets ?? {})[0]?.script?.attributes ?? {})).toEqual(['data-item']);
+    expect(unexplained.filter(({ example }) => example === 0)).toEqual([
+      { example: 0, why: 'runsBesides', part: 'onclick' },
+      { example: 0, why: 'scriptElsewhere', part: 'parts.example' },
+    ]);
   });
 
   test('nothing at all asks for a pair', () => {

@@ -2,9 +2,10 @@ import { makeBook, type HostBook } from '../known/hosts/book.ts';
 import type { HostCard } from '../known/hosts/card.ts';
 import { needsNoHost, settingOf, type SettingId } from '../known/settings/list.ts';
 import type { Parameter } from '../model/item.ts';
+import { domainOf, splitUrl } from '../model/url.ts';
 import type { SettingValue } from '../model/values.ts';
 import { withBefore } from './before.ts';
-import { buildCard, domainOf, featuresIn, type Naming } from './build.ts';
+import { buildCard, featuresIn, type Naming } from './build.ts';
 import { addressDifferences, attributeDifferences, type Difference } from './differences.ts';
 import { draftTargets, isSayable, type Draft, type DraftTarget } from './draft.ts';
 import { sightsOf, unpack, type Evidence } from './evidence.ts';
@@ -71,16 +72,30 @@ export function learn(examples: readonly Example[], options: LearnOptions): Lear
   const { card, kept } = withBefore('card' in built ? built.card : plain.card, options.before);
   const settings = 'card' in built ? taught.settings : [];
   const book = makeBook([card]);
-  const told = [...left, ...unreproduced(observations, book, { solved, told: left, inner, ...taught })];
+  const wrong = [...left, ...unreproduced(observations, book, { solved, told: left, inner, ...taught })];
+  const told = [...wrong, ...besides(observations, ofHost.pairs)];
   return {
     card,
     facts: [
-      ...factsOf(card, { draft, settings, told }),
+      ...factsOf(card, { draft, settings, told: wrong }),
       ...kept.map((id): Fact => ({ at: `/settings/${id}`, certainty: 'byHand', from: [] })),
     ],
     questions: questionsOf(card, { observations, settings, targets, guessed: taught.guessed, open, inner }),
     unexplained: told.sort((a, b) => a.example - b.example || (a.why < b.why ? -1 : 1)),
   };
+}
+
+/** What runs in the codes beside their embeds, and scripts that come from elsewhere: told, though the card makes the examples. */
+function besides(observations: readonly Observation[], pairs: readonly Pair[]): Unexplained[] {
+  const running = observations.flatMap((one) =>
+    one.running.flatMap((part) => codedIn(one).map((example): Unexplained => ({ example, why: 'runsBesides', part }))),
+  );
+  const elsewhere = pairs.flatMap(({ link, observation }) => {
+    const from = observation.placeholder && splitUrl(observation.placeholder.src);
+    if (!from || domainOf(from.host) === domainOf(link.host)) return [];
+    return codedIn(observation).map((example): Unexplained => ({ example, why: 'scriptElsewhere', part: from.host }));
+  });
+  return [...running, ...elsewhere];
 }
 
 interface Understood {

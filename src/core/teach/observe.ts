@@ -1,6 +1,8 @@
 import type { Attribute, Candidate } from '../model/candidate.ts';
 import type { Kind } from '../model/kind.ts';
 import { splitUrl } from '../model/url.ts';
+import { scriptKey } from '../known/hosts/book.ts';
+import { isHandler } from '../model/running.ts';
 import { read } from '../steps/read/read.ts';
 import { decode, splitAddress } from '../steps/recognise/address.ts';
 import type { Parameter } from '../model/item.ts';
@@ -41,6 +43,8 @@ export interface Observation {
   wrapped: string | null;
   settings: Settings;
   kind: Kind | undefined;
+  /** What runs in its code besides the embed: the host that a script comes from, or the name of what runs. */
+  running: readonly string[];
 }
 
 /** The examples that hold the code. */
@@ -48,7 +52,19 @@ export const codedIn = ({ coded, from }: Observation): readonly number[] => code
 
 /** Why an example, or a part of one, is not in the card. */
 export type Why =
-  'noSource' | 'nothingShared' | 'otherHost' | 'alone' | 'asked' | 'innerPart' | 'notSeen' | 'otherwise' | 'refused';
+  | 'noSource'
+  | 'nothingShared'
+  | 'otherHost'
+  | 'alone'
+  | 'asked'
+  | 'innerPart'
+  | 'notSeen'
+  | 'otherwise'
+  | 'refused'
+  /** Something runs in its code that is no part of the embed; the card leaves it out. */
+  | 'runsBesides'
+  /** Its placeholder is filled by a script of another host. */
+  | 'scriptElsewhere';
 
 export interface Unexplained {
   example: number;
@@ -135,10 +151,24 @@ function observeOne({ link, code, settings = {}, kind }: Example, i: number): (O
     wrapped: candidate?.wrapper?.ratio ?? null,
     settings,
     kind,
+    running: candidate ? runningIn(candidate, placeholder) : [],
   };
 }
 
-const plain = (attributes: Candidate['attributes']): Attribute[] => attributes.map(({ name, value }) => ({ name, value }));
+const MOST_RUNNING = 5;
+
+/** What runs in a code besides its embed: the host that a script comes from, or the name of what runs. */
+function runningIn({ running = [] }: Candidate, placeholder: Placeholder | null): string[] {
+  const own = placeholder && scriptKey(placeholder.src);
+  const parts = running
+    .filter(({ address }) => address === undefined || scriptKey(address) !== own)
+    .map(({ name, address }) => (address === undefined ? undefined : splitUrl(address)?.host) ?? name);
+  return [...new Set(parts)].slice(0, MOST_RUNNING);
+}
+
+/** Handlers are told, and are nothing of the host's. */
+const plain = (attributes: Candidate['attributes']): Attribute[] =>
+  attributes.filter((one) => !isHandler(one)).map(({ name, value }) => ({ name, value }));
 
 /** The frame, whatever text links stand beside it; a host's script only where there is no frame. */
 const sourceOf = (candidates: readonly Candidate[]): Candidate | undefined =>

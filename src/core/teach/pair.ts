@@ -1,6 +1,6 @@
 import { isUsualWord, placesOf } from './compose.ts';
 import type { Pair } from './forms.ts';
-import { domainOf } from './build.ts';
+import { domainOf } from '../model/url.ts';
 import { isPlain } from './plain.ts';
 import type { Observation, Seen, Unexplained } from './observe.ts';
 

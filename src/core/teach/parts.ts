@@ -1,4 +1,5 @@
 import { cardSchema, namesIn, type HostCard, type LinkForm } from '../known/hosts/card.ts';
+import { own } from '../model/own.ts';
 import { ANYTHING } from '../known/hosts/shape.ts';
 import type { PutRight } from './examples.ts';
 
@@ -21,8 +22,8 @@ export function partsOf(card: HostCard, form: LinkForm): { text: string; is: Par
 }
 
 /** Whether a capture says nothing of which item it is. */
-const isFree = (card: HostCard, form: LinkForm, name: string): boolean =>
-  card.identifiers[name]?.shape === ANYTHING && !card.targets[form.target]!.id.includes(name);
+export const isFree = (card: HostCard, form: LinkForm, name: string): boolean =>
+  own(card.identifiers, name)?.shape === ANYTHING && !card.targets[form.target]!.id.includes(name);
 
 /** The card with what was said by hand of parts of its links; what the card cannot say so is left as it is. */
 export const withParts = (card: HostCard, parts: readonly SaidPart[]): HostCard => parts.reduce(withPart, card);

@@ -3,7 +3,7 @@ import { cardSchema } from '../known/hosts/card.ts';
 import type { Item } from '../model/item.ts';
 import type { ProofRow } from '../proof/playThrough/proof.ts';
 import { learn } from './learn.ts';
-import { propose, settled, withProposal } from './propose.ts';
+import { propose, proposed, settled, spellingsFor, withProposal, withSeen } from './propose.ts';
 import { frameOf } from './reproduce.ts';
 import { makeBook } from '../known/hosts/book.ts';
 
@@ -64,4 +64,33 @@ describe('a play-through', () => {
     ['was of something else', [row('opensAt', 'as asked')], asked],
     ['was not let begin with sound', [row('begins', 'differs')], { autoplay: 'on' }],
   ])('that %s decides nothing', (_, rows, settings) => expect(settled(card, { rows, settings }, '2026-11-26')).toBeNull());
+});
+
+describe('a setting that nobody has an example of', () => {
+  const { card } = learn(
+    [
+      { link: FRAME, code: `<iframe src="${FRAME}"></iframe>` },
+      { code: `<iframe src="${FRAME}?quiet=yes"></iframe>`, settings: { mute: 'on' } },
+    ],
+    { today: '2026-11-26' },
+  );
+  test('has spellings in the manner of what the card has', () => {
+    expect(spellingsFor('autoplay', 'on', card!).map(({ raw }) => raw)).toContain('autostart=yes');
+    expect(spellingsFor('start', 72, card!).map(({ raw }) => raw)).toContain('start=72');
+    expect(spellingsFor('mute', 'on', card!).map(({ raw }) => raw)).not.toContain('quiet=yes');
+  });
+  test.each([
+    ['autoplay', 'on', '?go=true', 'go=true'],
+    ['autoplay', 'on', 'instant', 'instant'],
+    ['start', 72, 'at=1m12s', 'at=1m12s'],
+    ['mute', 'on', 'a=1&b=2', undefined],
+    ['mute', 'on', '', undefined],
+  ] as const)('%s, typed by hand: %#', (setting, value, raw, told) => expect(proposed(setting, value, raw)?.raw).toBe(told));
+  test('is kept with what was seen, and its day', () => {
+    const way = proposed('loop', 'on', 'round=1')!;
+    const seen = withSeen(card!, way, { obeyed: true, date: '2026-11-29' });
+    expect(frameOf(FRAME, { loop: 'on' }, makeBook([cardSchema.parse(seen)]))).toBe(`${FRAME}?round=1`);
+    const not = withSeen(card!, way, { obeyed: false, date: '2026-11-29' });
+    expect(cardSchema.parse(not).settings.loop).toMatchObject({ in: 'nowhere', since: '2026-11-29' });
+  });
 });

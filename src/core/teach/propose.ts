@@ -1,10 +1,14 @@
 import { isProposed, type HonouredSetting, type HostCard } from '../known/hosts/card.ts';
-import { makesSense, type SettingId, type Settings } from '../known/settings/list.ts';
+import { makesSense, settingOf, type SettingId, type Settings } from '../known/settings/list.ts';
+import { spell } from '../known/hosts/spellings.ts';
+import type { SettingValue } from '../model/values.ts';
+import { decode } from '../steps/recognise/address.ts';
 import type { Kind } from '../model/kind.ts';
 import type { Parameter } from '../model/item.ts';
 import type { ProofRow } from '../proof/playThrough/proof.ts';
 import { QUESTIONS } from '../proof/playThrough/questions/list.ts';
-import { pairOf, type Guess } from './guess.ts';
+import { namesFor, pairOf, type Guess } from './guess.ts';
+import { learnSpelling } from './spell.ts';
 
 /** A setting that a host may well have, though nobody has shown it: how it would be spelt, and what is asked by it. */
 export interface Proposal extends Guess {
@@ -43,14 +47,57 @@ export function propose(
     const spelling: HonouredSetting['spelling'] =
       typeof value === 'number' ? { form: 'seconds' } : { form: 'words', words: { on, off } };
     const text = typeof value === 'number' ? String(value) : value === 'on' ? on : off;
-    const use = { in: 'query', name, spelling, bare: false, quoted: false, proposed: true } as const;
-    return {
-      setting,
-      value,
-      raw: `${name}=${text}`,
-      use: { ...use, instead: [], with: {}, needed: false, limits: [], withdrawn: [] },
-    };
+    return { setting, value, raw: `${name}=${text}`, use: inQuery(name, spelling) };
   });
+}
+
+const MOST_SPELLINGS = 6;
+
+/** Ways in which a host may spell a setting that nobody has an example of, in the manner of what its card has already. */
+export function spellingsFor(setting: SettingId, value: SettingValue, card: Pick<HostCard, 'settings'>): Proposal[] {
+  const taken = new Set(namesOf(card));
+  const { type } = settingOf(setting).value;
+  const uses = (Object.entries(card.settings) as [SettingId, HonouredSetting][]).filter(([, use]) => 'spelling' in use);
+  const alike = uses.find(([id]) => settingOf(id).value.type === type)?.[1].spelling;
+  const text = alike && alike.form !== 'list' ? spell(alike, value) : undefined;
+  const texts = [text, type === 'switch' ? (value === 'on' ? '1' : '0') : String(value).replace(/^#/, '')];
+  return namesFor(setting)
+    .filter((name) => !taken.has(name))
+    .slice(0, MOST_SPELLINGS)
+    .flatMap((name) => proposed(setting, value, `${name}=${texts.find((one) => one !== undefined)!}`) ?? []);
+}
+
+/** A parameter as somebody typed it, as what sets a setting to a value; null where it can be none. */
+export function proposed(setting: SettingId, value: SettingValue, raw: string): Proposal | null {
+  const [, name = '', text = ''] = /^[?&]?([^=&#\s]{1,60})(?:=([^&#\s]{0,200}))?$/.exec(raw.trim()) ?? [];
+  const learnt = name === '' ? null : learnSpelling(setting, [{ value, text: decode(text) }]);
+  return learnt && { setting, value, raw: text === '' ? name : `${name}=${text}`, use: inQuery(name, learnt.spelling) };
+}
+
+const inQuery = (name: string, spelling: HonouredSetting['spelling']): HonouredSetting => ({
+  in: 'query',
+  name,
+  spelling,
+  bare: false,
+  quoted: false,
+  proposed: true,
+  instead: [],
+  with: {},
+  needed: false,
+  limits: [],
+  withdrawn: [],
+});
+
+/** The card with what somebody saw of a setting with their own eyes: that it is obeyed, or that nothing comes of it. */
+export function withSeen(
+  card: HostCard,
+  { setting, use, raw }: Proposal,
+  { obeyed, date }: { obeyed: boolean; date: string },
+): HostCard {
+  const seen: HostCard['settings'][SettingId] = obeyed
+    ? { ...use, proposed: false, note: { date, text: 'It was seen to do so, beside the player without it.' } }
+    : { in: 'nowhere', since: date, note: `Tried as ${raw}: the player does the same without it.` };
+  return { ...card, settings: { ...card.settings, [setting]: seen } };
 }
 
 const namesOf = (card: Pick<HostCard, 'settings'> | undefined): string[] =>

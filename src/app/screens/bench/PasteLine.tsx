@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useMemo, useRef, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import { bringIn } from '../../../core/pipeline.ts';
+import { playerOf } from '../../../core/teach/pagePlayer.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
 import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
@@ -92,28 +92,32 @@ function FoundPlayer(): ReactElement | null {
   const link = useAppSelector(
     (state) => selectItem(state)?.form === 'address' && selectRecognised(state).candidate.source === 'link',
   );
-  const asks = useAppSelector((state) => selectItem(state)?.asks);
+  const page = useAppSelector(selectItem);
   const book = useAppSelector(selectBook);
   const answers = useAppSelector((state) => state.world.serverAnswers);
   const usable = useMemo(
-    () => (link && resolved?.found ? bringIn(resolved.found.text, book).find(({ item }) => item) : undefined),
-    [link, resolved, book],
+    () => (link && page && resolved?.found ? playerOf(resolved.found.text, page, book) : null),
+    [link, page, resolved, book],
   );
+  const trusted = page?.asks !== undefined && usable !== null && usable.elsewhere === null;
   // A card says that the page is to be asked: what it answers is taken at once, but not again where somebody went back.
   const taken = useRef(new Set<string>());
   useEffect(() => {
-    if (asks === undefined || !usable || taken.current.has(resolved!.found!.text)) return;
+    if (!trusted || taken.current.has(resolved!.found!.text)) return;
     taken.current.add(resolved!.found!.text);
     dispatch(textEdited(resolved!.found!.text));
-  }, [asks, usable, resolved, dispatch]);
+  }, [trusted, resolved, dispatch]);
   if (!link) return null;
   // The line stands from the start: an answer that comes late may not move what a publisher is about to press.
   if (!resolved) return answers ? <p className="quiet">The page is being asked for its player.</p> : null;
   const { found, refused } = resolved;
-  if (usable?.item)
+  if (usable)
     return (
       <p>
-        This page says by {FOUND_BY[found!.by]} where its player is.
+        This page says by {FOUND_BY[found!.by]} where its player is.{' '}
+        {usable.elsewhere !== null && (
+          <strong className="wrong">It is at {usable.elsewhere}, another host than the page: use it only if you know it.</strong>
+        )}{' '}
         <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(found!.text))}>
           Use {(usable.item.frame ?? usable.item.canonical).replace(/^https?:\/\//, '').slice(0, 60)}
         </button>

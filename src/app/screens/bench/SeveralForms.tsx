@@ -6,7 +6,7 @@ import { FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts'
 import { kept } from '../../state/bench.ts';
 import { selectEmbed, selectFacts, selectItem, selectSite, selectVariant, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { copyText } from '../../ui/copyText.ts';
+import { copyText } from '../../copyText.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 import { fileOf, plainName } from '../../../core/many/kit/codeFile.ts';

@@ -7,16 +7,18 @@ import { honourOf } from '../../../core/known/hosts/honours.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { saySpelt } from '../../../messages/teach.ts';
 import { dropCard, freeId, keepCards } from '../../state/ownCards.ts';
-import { selectCards } from '../../state/selectors.ts';
+import { selectBook, selectCards } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Listen } from './Listen.tsx';
 import { Proof } from './Proof.tsx';
+import { TryIt } from './TryIt.tsx';
 import { Turning } from './Turning.tsx';
 
 /** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
 export function CardView({ card, own }: { card: HostCard; own: boolean }): ReactElement {
   const [tried, setTried] = useState('');
+  const book = useAppSelector(selectBook);
   return (
     <>
       <header className="card-head">
@@ -29,7 +31,7 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       <h3>From link to frame</h3>
       <ul className="turnings">
         {examplesOf(card).map(([example, words]) => (
-          <Turning key={example} text={example} words={words} host={card.id} />
+          <Turning key={example} text={example} words={words} host={card.id} book={book} />
         ))}
       </ul>
       <label className="try">
@@ -38,13 +40,14 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       </label>
       {tried.trim() !== '' && (
         <ul className="turnings">
-          <Turning text={tried} words="your link" host={card.id} />
+          <Turning text={tried} words="your link" host={card.id} book={book} />
         </ul>
       )}
       <h3>Settings</h3>
       <SettingsTable card={card} />
       <Conditions card={card} />
       {own && <Listen card={card} />}
+      {own && <TryIt card={card} />}
       <Proof card={card} />
     </>
   );

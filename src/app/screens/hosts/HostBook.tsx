@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { CardEditor } from './CardEditor.tsx';
+import { CardEditor } from './editor/CardEditor.tsx';
 import { CardView } from './CardView.tsx';
 import { HostGrid } from './HostGrid.tsx';
 import { Libraries } from './Libraries.tsx';

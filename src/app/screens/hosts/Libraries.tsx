@@ -4,7 +4,7 @@ import { useStore } from 'react-redux';
 import type { LibraryStep } from '../../../core/known/hosts/library.ts';
 import { sayCardChange, sayCardRefusal, sayLibraryRefusal, STEP_WORDS } from '../../../messages/library.ts';
 import { lookAtLibrary, takeFromLibrary, type Looked } from '../../state/libraries.ts';
-import type { Store } from '../../state/store.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
 import { listLibraries, removeLibrary, type KeptLibrary } from '../../storage/libraries.ts';
 
 /** Cards that others keep at an address: looked at, taken in, and brought up to date when somebody asks for it. */
@@ -13,6 +13,7 @@ export function Libraries(): ReactElement {
   const [libraries, setLibraries] = useState<KeptLibrary[]>([]);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [asking, setAsking] = useState(false);
+  const demo = useAppSelector((state) => sampleList(state.world.example));
   const refresh = (): void => void listLibraries().then(setLibraries, () => undefined);
   useEffect(refresh, []);
   const look = async (address: string): Promise<void> => {
@@ -43,6 +44,22 @@ export function Libraries(): ReactElement {
           Look at it
         </Button>
       </form>
+      {libraries.length === 0 && !looked && (
+        <div className="libraries-none">
+          <p>
+            A list names each card with its version and a checksum, so that nothing comes in changed on the way. Cards that you
+            made or changed yourself are never overwritten without being asked.
+          </p>
+          {demo !== null && (
+            <p>
+              The sample world keeps such a list, of three hosts that are in nobody’s book.{' '}
+              <Button variant="outlined" disabled={asking} onClick={() => void look(demo)}>
+                Look at the sample list
+              </Button>
+            </p>
+          )}
+        </div>
+      )}
       {libraries.length > 0 && (
         <ul className="libraries-kept">
           {libraries.map(({ address, name, looked: when, taken }) => (
@@ -76,6 +93,12 @@ export function Libraries(): ReactElement {
       )}
     </div>
   );
+}
+
+/** Where the sample world keeps a list, by the address of one of its items; null where there is no sample world. */
+function sampleList(example: string): string | null {
+  const world = /^https?:\/\/[^/]*?(\.localhost(?::\d+)?)\//.exec(example)?.[1];
+  return world === undefined ? null : `http://packhorse${world}/cards.json`;
 }
 
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });

@@ -1,14 +1,20 @@
-import { Fragment, type ReactElement } from 'react';
+import { Fragment, type ReactElement, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import type { HostBook } from '../../../core/known/hosts/book.ts';
 import { bringIn } from '../../../core/pipeline.ts';
 import { anatomy, type Segment } from '../../../core/steps/recognise/anatomy.ts';
 import { sayMeaning, sayRefusal } from '../../../messages/en.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+
+interface Props {
+  text: string;
+  words: string;
+  host: string;
+  book: HostBook;
+  children?: ReactNode;
+}
 
 /** A link turning into its frame address, by the real recogniser, with the part that both share. */
-export function Turning({ text, words, host }: { text: string; words: string; host: string }): ReactElement {
-  const book = useAppSelector(selectBook);
+export function Turning({ text, words, host, book, children }: Props): ReactElement {
   const read = bringIn(text, book)[0]!;
   const { item, refusal } = read;
   const ids = Object.values(item?.captures ?? {});
@@ -29,7 +35,12 @@ export function Turning({ text, words, host }: { text: string; words: string; ho
             {item.host && <Link to={`/hosts/${item.host}`}>{book.byId.get(item.host)?.card.name}</Link>}
           </em>
         )}
-        {item?.rivals && <em> {item.rivals.join(' and ')} claim this link just as well</em>}
+        {item?.rivals && (
+          <em>
+            . {item.rivals.join(' and ')} {item.rivals.length === 1 ? 'claims' : 'claim'} this link just as well
+          </em>
+        )}
+        {children}
       </span>
     </li>
   );

@@ -4,7 +4,7 @@ import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/m
 import { MOST, type SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { loadPicture } from '../../state/world.ts';
 import { changeEmbeds } from '../../storage/embeds.ts';
-import { copyText } from '../../ui/copyText.ts';
+import { copyText } from '../../copyText.ts';
 import { saveFile } from '../../ui/files.ts';
 import { Pane } from '../../ui/Pane.tsx';
 import { useAppSelector } from '../../state/store.ts';

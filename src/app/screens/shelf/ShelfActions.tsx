@@ -9,7 +9,7 @@ import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { changedSinceBundle } from '../../storage/bundles.ts';
 import { replaceWorks } from '../../storage/embeds.ts';
-import { copyText } from '../../ui/copyText.ts';
+import { copyText } from '../../copyText.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Pane } from '../../ui/Pane.tsx';
 

@@ -1,3 +1,4 @@
+import '../../card/card.css';
 import './teach.css';
 import { Button } from '@mui/material';
 import { useEffect, useMemo, useReducer, type ReactElement } from 'react';
@@ -42,7 +43,7 @@ export function Teach(): ReactElement {
     if (!card) return;
     await keepTaught(store, card, {
       examples: [...lesson.examples],
-      putRight: { dropped: [...lesson.dropped], parts: [...lesson.parts] },
+      putRight: { dropped: [...lesson.dropped], parts: [...lesson.parts], edges: [...lesson.edges] },
     });
     const link = lesson.examples.find((one) => one.link !== undefined)?.link;
     if (link === undefined) return void (await navigate(`/hosts/${card.id}`));
@@ -82,7 +83,9 @@ export function Teach(): ReactElement {
               call={(name) => step({ do: 'call', name })}
               judge={(kind) => step({ do: 'judge', kind })}
               drop={(setting) => step({ do: 'drop', setting })}
+              brought={lesson.examples.flatMap(({ link }) => link ?? [])}
               say={(part) => step({ do: 'part', part })}
+              move={(edge) => step({ do: 'edge', edge })}
             />
             <Button variant="contained" onClick={() => void keep()}>
               Keep this host

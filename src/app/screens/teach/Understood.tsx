@@ -1,15 +1,17 @@
 import { Button } from '@mui/material';
 import { useMemo, useState, type ReactElement } from 'react';
 import { makeBook } from '../../../core/known/hosts/book.ts';
-import type { HostCard, LinkForm } from '../../../core/known/hosts/card.ts';
-import { partsOf, type PartIs, type SaidPart } from '../../../core/teach/parts.ts';
+import type { HostCard } from '../../../core/known/hosts/card.ts';
+import type { MovedEdge } from '../../../core/teach/edges.ts';
+import type { SaidPart } from '../../../core/teach/parts.ts';
 import { KINDS, type Kind } from '../../../core/model/kind.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import type { Fact } from '../../../core/teach/facts.ts';
 import { frameOf } from '../../../core/teach/reproduce.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { CERTAINTY_WORDS, sayFrom, saySpelt } from '../../../messages/teach.ts';
-import { Taken } from './Taken.tsx';
+import { LinkDrawing } from '../../card/LinkDrawing.tsx';
+import { Taken } from '../../card/Taken.tsx';
 
 interface Props {
   card: HostCard;
@@ -18,11 +20,14 @@ interface Props {
   call: (name: string) => void;
   judge: (kind: Kind | '') => void;
   drop: (setting: SettingId) => void;
+  /** The links that were brought. */
+  brought: readonly string[];
   say: (part: SaidPart) => void;
+  move: (edge: MovedEdge) => void;
 }
 
 /** The card as a drawing: links and the frames that are made of them, then the settings, each with how sure it is. */
-export function Understood({ card, facts, name, call, judge, drop, say }: Props): ReactElement {
+export function Understood({ card, facts, name, call, judge, drop, brought, say, move }: Props): ReactElement {
   const book = useMemo(() => makeBook([card]), [card]);
   const links = card.links.filter(({ framed }) => !framed);
   const factAt = (at: string): Fact | undefined => facts.find((fact) => fact.at === at);
@@ -49,15 +54,16 @@ export function Understood({ card, facts, name, call, judge, drop, say }: Props)
         const at = `/links/${card.links.indexOf(link)}`;
         return (
           <div key={link.id} className="drawn">
-            <Taken address={example!} book={book} label="The share link, taken apart" />
+            <LinkDrawing card={card} form={link} book={book} links={brought} say={say} move={move} />
             <p aria-hidden="true">becomes</p>
             {frame ? (
-              <Taken address={frame} book={book} label="The frame address, taken apart" />
+              <ul className="taken" aria-label="The frame address, taken apart">
+                <Taken address={frame} book={book} />
+              </ul>
             ) : (
               <p>script code of the host, with what names the item in its attributes</p>
             )}
             <Sure fact={factAt(at)} />
-            <Parts card={card} link={link} say={say} />
           </div>
         );
       })}
@@ -97,35 +103,6 @@ export function Understood({ card, facts, name, call, judge, drop, say }: Props)
       )}
       <Trial card={card} />
     </>
-  );
-}
-
-const PART_WORDS: Record<PartIs, string> = { item: 'names the item', any: 'any text', same: 'always the same' };
-
-/** What each part of a link is, to be put right where it was taken for something else. */
-function Parts({ card, link, say }: { card: HostCard; link: LinkForm; say: (part: SaidPart) => void }): ReactElement | null {
-  const parts = partsOf(card, link);
-  if (parts.every(({ is }) => is === 'item')) return null;
-  return (
-    <details className="parts">
-      <summary>Put a part right</summary>
-      {parts.map(({ text, is }, segment) => (
-        <label key={segment}>
-          <code>{text}</code>{' '}
-          <select
-            value={is}
-            disabled={is === 'item'}
-            onChange={({ target }) => say({ link: link.id, segment, is: target.value as SaidPart['is'] })}
-          >
-            {(is === 'item' ? (['item'] as const) : (['same', 'any'] as const)).map((one) => (
-              <option key={one} value={one}>
-                {PART_WORDS[one]}
-              </option>
-            ))}
-          </select>
-        </label>
-      ))}
-    </details>
   );
 }
 

@@ -2,7 +2,9 @@ import type { HostCard } from '../../../core/known/hosts/card.ts';
 import type { Kind } from '../../../core/model/kind.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
 import type { Example, PutRight } from '../../../core/teach/examples.ts';
-import { withParts, type SaidPart } from '../../../core/teach/parts.ts';
+import type { MovedEdge } from '../../../core/teach/edges.ts';
+import type { SaidPart } from '../../../core/teach/parts.ts';
+import { withPutRight } from '../../../core/teach/putRight.ts';
 import { learn, type Learnt } from '../../../core/teach/learn.ts';
 import type { Answer } from './Ask.tsx';
 import { splitExamples } from '../../../core/teach/split.ts';
@@ -16,6 +18,8 @@ export interface Lesson {
   dropped: readonly SettingId[];
   /** Parts of links that were put right. */
   parts: readonly SaidPart[];
+  /** Where parts begin or end, as it was put right. */
+  edges: readonly MovedEdge[];
   past: readonly Omit<Lesson, 'past'>[];
 }
 
@@ -28,6 +32,7 @@ export type LessonStep =
   | { do: 'judge'; kind: Kind | '' }
   | { do: 'drop'; setting: SettingId }
   | { do: 'part'; part: SaidPart }
+  | { do: 'edge'; edge: MovedEdge }
   | { do: 'undo' };
 
 export const beginLesson = (examples: readonly Example[], name = ''): Lesson => ({
@@ -36,6 +41,7 @@ export const beginLesson = (examples: readonly Example[], name = ''): Lesson => 
   kind: '',
   dropped: [],
   parts: [],
+  edges: [],
   past: [],
 });
 
@@ -80,19 +86,21 @@ function changed(lesson: Now, step: Exclude<LessonStep, { do: 'undo' }>): Now {
       return { ...lesson, dropped: [...lesson.dropped, step.setting] };
     case 'part':
       return { ...lesson, parts: [...lesson.parts, step.part] };
+    case 'edge':
+      return { ...lesson, edges: [...lesson.edges, step.edge] };
   }
 }
 
 /** What the lesson comes to, with what was put right by hand. */
-export function learnLesson({ examples, name, kind, dropped, parts }: Lesson, today: string, before?: HostCard): Learnt {
+export function learnLesson({ examples, name, kind, dropped, parts, edges }: Lesson, today: string, before?: HostCard): Learnt {
   const asked = kind === '' ? examples : examples.map((one) => ({ ...one, kind }));
   const learnt = learn(asked, { name: name.trim() || undefined, today, before });
   if (!learnt.card) return learnt;
   const { card } = learnt;
   const settings = Object.fromEntries(Object.entries(card.settings).filter(([id]) => !dropped.includes(id as SettingId)));
-  const said = new Set(parts.map(({ link }) => `/links/${card.links.findIndex(({ id }) => id === link)}`));
+  const said = new Set([...parts, ...edges].map(({ link }) => `/links/${card.links.findIndex(({ id }) => id === link)}`));
   const facts = learnt.facts
     .filter(({ at }) => !dropped.some((id) => at === `/settings/${id}`))
     .map((fact) => (said.has(fact.at) ? { ...fact, certainty: 'byHand' as const } : fact));
-  return { ...learnt, card: withParts({ ...card, settings }, parts), facts };
+  return { ...learnt, card: withPutRight({ ...card, settings }, { parts: [...parts], edges: [...edges] }, examples), facts };
 }

@@ -38,7 +38,9 @@ describe('a bundle', () => {
     sites: [...sites],
     styles: [emptyStyle('mill')],
     preferences: [{ name: 'theme', value: 'night' }],
-    lessons: [{ id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }], putRight: { dropped: [], parts: [] } }],
+    lessons: [
+      { id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }], putRight: { dropped: [], parts: [], edges: [] } },
+    ],
     pictures: [{ id: 'a', address: PICTURE }],
   });
 
@@ -148,7 +150,7 @@ describe('taking a bundle in', () => {
     const lesson = {
       id: cards[0]!.id,
       examples: [{ link: 'https://media.example/see/k1a44' }],
-      putRight: { dropped: [], parts: [] },
+      putRight: { dropped: [], parts: [], edges: [] },
     };
     const taught = bundle({ cards: [cards[0]!], lessons: [lesson] });
     const all = planMerge(taught, bundle()).map(stepKey);

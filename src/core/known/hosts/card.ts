@@ -237,7 +237,8 @@ const field = z.strictObject({
   each: z.string().max(80).optional().describe('For a list: path within each of its entries'),
   unit: z.enum(['s', 'ms']).optional(),
 });
-const FIELDS = [
+/** What a message of a player may say besides what happened. */
+export const PLAYER_FIELDS = [
   'time',
   'duration',
   'muted',
@@ -289,7 +290,7 @@ export const cardSchema = z
           .describe('An object or a list; text that holds one; or words with spaces between'),
         event: z.string().describe('Path to the name of the event, with dots'),
         events: z.record(z.string(), z.enum(['ready', 'playing', 'paused', 'time', 'ended', 'page'])),
-        fields: z.partialRecord(z.enum(FIELDS), field),
+        fields: z.partialRecord(z.enum(PLAYER_FIELDS), field),
         ask: z.partialRecord(z.enum(['play', 'pause', 'seek', 'mute', 'unmute']), z.json()).default({}),
       })
       .optional(),

@@ -6,6 +6,7 @@ import type { SettingsFix } from '../../model/plan.ts';
 import type { Site } from '../../model/site.ts';
 import { parseValue } from '../../model/values.ts';
 import { bringIn } from '../../pipeline.ts';
+import { playerOf } from '../../teach/pagePlayer.ts';
 import type { HostBook } from '../../known/hosts/book.ts';
 import { isSettingId, settingOf, type Settings } from '../../known/settings/list.ts';
 import { chosenOf, embedOf } from '../../keeping/shelf/embedOf.ts';
@@ -138,11 +139,16 @@ function styleOf(text: string, style: HouseStyle | undefined, book: BatchSetting
 export interface Answer {
   facts: Facts;
   player?: string | undefined;
+  /** Whether it was a list that somebody brought in which said where to ask. */
+  listed?: boolean | undefined;
 }
 
-/** The work with the player that its page names, where that can be used. */
-export const withPlayer = (work: Work, { player }: Answer, { book }: Pick<BatchSettings, 'book'>): Work =>
-  player !== undefined && bringIn(player, book).some(({ item }) => item) ? { ...work, text: player } : work;
+/** The work with the player that its page names, where that is one to be expected there. */
+export function withPlayer(work: Work, { player, listed = false }: Answer, { book }: Pick<BatchSettings, 'book'>): Work {
+  const page = player === undefined ? undefined : bringIn(work.text, book).find(({ item }) => item)?.item;
+  const found = page && playerOf(player!, page, book);
+  return found && (listed || found.elsewhere === null) ? { ...work, text: player! } : work;
+}
 
 /** Whether hosts, or pages, of the row may be asked at all, by the id of its host. */
 export const mayAsk = (host: string, { book }: Pick<BatchSettings, 'book'>): boolean =>

@@ -1,6 +1,6 @@
 import { findNodeAtLocation, parseTree, type ParseError } from 'jsonc-parser';
-import type { HostCard } from '../../../core/known/hosts/card.ts';
-import { loadCards, type CardProblem } from '../../../core/known/hosts/loadCards.ts';
+import type { HostCard } from '../../../../core/known/hosts/card.ts';
+import { loadCards, type CardProblem } from '../../../../core/known/hosts/loadCards.ts';
 
 /** A problem with its place in the text. */
 export type PlacedProblem = CardProblem & { at: number; length: number; line: number };

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { readCardFiles, WRITTEN_PORT } from '../../../standins/world.ts';
+import { readCardFiles, WRITTEN_PORT } from '../../../../standins/world.ts';
 import { checkCardText } from './cardText.ts';
 
 const { text } = readCardFiles(WRITTEN_PORT).find(({ name }) => name === 'waymoss.json')!;

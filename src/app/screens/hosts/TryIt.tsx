@@ -1,0 +1,121 @@
+import { Button } from '@mui/material';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { makeBook } from '../../../core/known/hosts/book.ts';
+import { isProposed, type HostCard } from '../../../core/known/hosts/card.ts';
+import { readReport, type PlayerReport } from '../../../core/known/hosts/playerReport.ts';
+import { SETTINGS } from '../../../core/known/settings/list.ts';
+import { proposed, spellingsFor, withProposal, withSeen, type Proposal } from '../../../core/teach/propose.ts';
+import { saySetting } from '../../../messages/en.ts';
+import { sayHeard, sayReport } from '../../../messages/listen.ts';
+import { exampleOf, hear, type Hearing } from '../../proof/hear.ts';
+import { keepCards } from '../../state/ownCards.ts';
+import type { Store } from '../../state/store.ts';
+import { SettingPick } from '../../ui/SettingPick.tsx';
+
+/** A setting that nobody has an example of: the player without it and with it, beside each other, and what somebody saw. */
+export function TryIt({ card }: { card: HostCard }): ReactElement | null {
+  const store = useStore() as Store;
+  const [item] = useState(() => exampleOf(store, card));
+  const [ways, setWays] = useState<readonly Proposal[]>([]);
+  const [way, setWay] = useState<Proposal | null>(null);
+  const [own, setOwn] = useState('');
+  const [said, setSaid] = useState('');
+  if (!item) return null;
+  const open = SETTINGS.filter(
+    ({ id, moment }) => moment !== 'frame' && moment !== 'around' && (!card.settings[id] || isProposed(card.settings[id])),
+  );
+  const asked = ways[0];
+  const typed = asked && own.trim() !== '' ? proposed(asked.setting, asked.value, own) : null;
+  const keep = async (obeyed: boolean): Promise<void> => {
+    await keepCards(store, [withSeen(card, way!, { obeyed, date: new Date().toISOString().slice(0, 10) })]);
+    setSaid(
+      obeyed ? 'Kept with today’s date. It can be set on the Bench.' : 'Kept with today’s date: the host does not have it.',
+    );
+    setWay(null);
+    setWays([]);
+  };
+  return (
+    <section className="card-try" aria-label="Try a setting">
+      <h3>Try a setting</h3>
+      <p>Nobody has shown how this host spells it? See its player without the setting and with it, beside each other.</p>
+      <div className="try-ends">
+        <SettingPick
+          possible={open}
+          words="Find spellings"
+          take={(setting, value) => {
+            setWays(spellingsFor(setting, value, card));
+            setWay(null);
+            setSaid('');
+          }}
+        />
+      </div>
+      {asked && (
+        <div className="try-ends" role="group" aria-label="Spellings to try">
+          {[...ways, ...(typed ? [typed] : [])].map((one) => (
+            <Button key={one.raw} variant="outlined" aria-pressed={one.raw === way?.raw} onClick={() => setWay(one)}>
+              {one.raw}
+            </Button>
+          ))}
+          <label>
+            Another{' '}
+            <input value={own} placeholder="name=value" spellCheck={false} onChange={({ target }) => setOwn(target.value)} />
+          </label>
+        </div>
+      )}
+      {way && (
+        <>
+          <div className="beside">
+            <Player key="without" card={card} proposal={null} words={`Without “${saySetting(way.setting, way.value)}”`} />
+            <Player key={way.raw} card={card} proposal={way} words={`With ${way.raw}`} />
+          </div>
+          <div className="try-ends">
+            <Button variant="contained" onClick={() => void keep(true)}>
+              It does what was asked
+            </Button>
+            <Button
+              onClick={() => {
+                setWays(ways.filter(({ raw }) => raw !== way.raw));
+                setWay(ways.find(({ raw }) => raw !== way.raw) ?? null);
+              }}
+            >
+              No difference: next spelling
+            </Button>
+            <Button onClick={() => void keep(false)}>The host does not have it</Button>
+          </div>
+        </>
+      )}
+      <p role="status">{said}</p>
+    </section>
+  );
+}
+
+/** One of the two players, with what it says of itself where that is known. */
+function Player({ card, proposal, words }: { card: HostCard; proposal: Proposal | null; words: string }): ReactElement {
+  const store = useStore() as Store;
+  const holder = useRef<HTMLDivElement>(null);
+  const [count, setCount] = useState(0);
+  const [report, setReport] = useState<PlayerReport | null>(null);
+  useEffect(() => {
+    const item = exampleOf(store, card);
+    if (!item) return undefined;
+    const hearing: Hearing = hear(store, {
+      item,
+      holder: holder.current!,
+      ...(proposal && { settings: { [proposal.setting]: proposal.value }, book: makeBook([withProposal(card, proposal)]) }),
+      heard: (message) => {
+        setCount((before) => before + 1);
+        const read = card.player && readReport(card.player, message);
+        if (read) setReport((before) => ({ ...before, ...read }));
+      },
+    });
+    return hearing.stop;
+  }, [store, card, proposal]);
+  return (
+    <figure>
+      <figcaption>{words}</figcaption>
+      <div ref={holder} className="card-stage" />
+      <p className="quiet">{report ? sayReport(report) : sayHeard(count)}</p>
+    </figure>
+  );
+}

@@ -1,0 +1,99 @@
+import '../../../card/card.css';
+import './editor.css';
+import { Button } from '@mui/material';
+import { useMemo, useReducer, useRef, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { makeBook } from '../../../../core/known/hosts/book.ts';
+import type { HostCard } from '../../../../core/known/hosts/card.ts';
+import { sayCardProblem } from '../../../../messages/en.ts';
+import { dropCard, keepCards } from '../../../state/ownCards.ts';
+import { selectCards } from '../../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../../state/store.ts';
+import { CardJson, type CardJsonHandle } from './CardJson.tsx';
+import { checkCardText } from './cardText.ts';
+import { changed, type Change } from './change.ts';
+import { DraftField } from './DraftField.tsx';
+import { beginEditing, stepEditing } from './editing.ts';
+import { LinksPart } from './LinksPart.tsx';
+import { PlayerPart } from './PlayerPart.tsx';
+import { SettingsPart } from './SettingsPart.tsx';
+import { TargetsPart } from './TargetsPart.tsx';
+
+/** A card of the user's own as a drawing and as JSON: one thing in two views. It is kept only when it is right. */
+export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
+  const store = useStore() as Store;
+  const navigate = useNavigate();
+  const json = useRef<CardJsonHandle>(null);
+  const [{ text, right, past, future }, step] = useReducer(stepEditing, before, beginEditing);
+  const { card: now, problems } = useMemo(() => checkCardText(text), [text]);
+  const cards = useAppSelector(selectCards);
+  const book = useMemo(
+    () => makeBook([...cards.filter(({ id }) => id !== before.id && id !== right.id), right]),
+    [cards, before.id, right],
+  );
+  const replace = (where: string, card: HostCard): void => step({ do: 'change', card, where });
+  const change: Change = (where, next) => {
+    const made = changed(right, next);
+    if (typeof made === 'string') return made;
+    replace(where, made);
+    return null;
+  };
+  const keep = async (): Promise<void> => {
+    if (!now) return;
+    if (now.id !== before.id) await dropCard(store, before.id);
+    await keepCards(store, [now]);
+    await navigate(`/hosts/${now.id}`);
+  };
+  return (
+    <div className="card-editor">
+      <header>
+        <h2>{before.name}</h2>
+        <Button aria-label="Undo in the card" disabled={past.length === 0} onClick={() => step({ do: 'undo' })}>
+          Undo
+        </Button>
+        <Button aria-label="Redo in the card" disabled={future.length === 0} onClick={() => step({ do: 'redo' })}>
+          Redo
+        </Button>
+        <Button onClick={() => void navigate(`/hosts/${before.id}`)}>Leave it as it was</Button>
+        <Button variant="contained" disabled={!now} onClick={() => void keep()}>
+          Keep the card
+        </Button>
+      </header>
+      <fieldset className="card-drawing" disabled={!now} aria-label="The card as a drawing">
+        {!now && <p className="wrong">The JSON is not right as it stands. This shows the card as it was last right.</p>}
+        <div className="editor-fields">
+          <DraftField label="Name of the host" value={right.name} change={(name) => change('name', { name })} />
+          <DraftField label="As of" value={right.updated} change={(updated) => change('updated', { updated })} />
+        </div>
+        <LinksPart card={right} book={book} change={change} replace={replace} />
+        <TargetsPart card={right} change={change} />
+        <SettingsPart card={right} change={change} />
+        <PlayerPart card={right} change={change} />
+      </fieldset>
+      <section className="card-text" aria-label="The same as JSON">
+        <CardJson
+          ref={json}
+          text={text}
+          problems={problems}
+          typed={(typed) => step({ do: 'type', text: typed })}
+          undo={() => step({ do: 'undo' })}
+          redo={() => step({ do: 'redo' })}
+        />
+        <div role="status">
+          <ul className="card-problems">
+            {problems.slice(0, 20).map((problem, i) => (
+              <li key={i}>
+                <button type="button" className="inline-remedy" onClick={() => json.current?.show(problem.at, problem.length)}>
+                  line {problem.line}
+                </button>{' '}
+                {sayCardProblem({ ...problem, file: 'The card' })}
+              </li>
+            ))}
+          </ul>
+          {now && <p>The card is right.</p>}
+        </div>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,118 @@
+import { autocompletion, completionKeymap, type CompletionContext, type CompletionResult } from '@codemirror/autocomplete';
+import { defaultKeymap } from '@codemirror/commands';
+import { json } from '@codemirror/lang-json';
+import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
+import { setDiagnostics } from '@codemirror/lint';
+import { Annotation, EditorState } from '@codemirror/state';
+import { EditorView, keymap } from '@codemirror/view';
+import { tags } from '@lezer/highlight';
+import { useEffect, useImperativeHandle, useRef, type ReactElement, type Ref } from 'react';
+import type { PlacedProblem } from './cardText.ts';
+import { completionsAt } from './completions.ts';
+
+export interface CardJsonHandle {
+  /** Shows a stretch of the text, with the cursor on it. */
+  show: (at: number, length: number) => void;
+}
+
+interface Props {
+  text: string;
+  problems: readonly PlacedProblem[];
+  typed: (text: string) => void;
+  undo: () => void;
+  redo: () => void;
+  ref: Ref<CardJsonHandle>;
+}
+
+const fromOutside = Annotation.define<boolean>();
+const ink = HighlightStyle.define([
+  { tag: tags.propertyName, color: 'var(--green)' },
+  { tag: [tags.number, tags.bool, tags.null], color: 'var(--amber)' },
+  { tag: [tags.separator, tags.squareBracket, tags.brace], color: 'var(--quiet)' },
+]);
+
+/** The card as its JSON, with what is wrong marked in place, and the words of the format offered while it is typed. */
+export function CardJson(props: Props): ReactElement {
+  const place = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+  });
+  useEffect(() => {
+    const editor = new EditorView({ parent: place.current!, state: stateFor(latest) });
+    view.current = editor;
+    return () => editor.destroy();
+  }, []);
+  const { text, problems, ref } = props;
+  useEffect(() => {
+    const editor = view.current!;
+    const { doc } = editor.state;
+    if (doc.toString() !== text)
+      editor.dispatch({ changes: { from: 0, to: doc.length, insert: text }, annotations: [fromOutside.of(true)] });
+    const marks = problems.map(({ at, length, message }) => ({
+      from: Math.min(at, text.length),
+      to: Math.min(at + length, text.length),
+      severity: 'error' as const,
+      message,
+    }));
+    editor.dispatch(setDiagnostics(editor.state, marks));
+  }, [text, problems]);
+  useImperativeHandle(ref, () => ({
+    show: (at, length) => {
+      const editor = view.current!;
+      const most = editor.state.doc.length;
+      editor.dispatch({
+        selection: { anchor: Math.min(at, most), head: Math.min(at + length, most) },
+        effects: EditorView.scrollIntoView(Math.min(at, most), { y: 'center' }),
+      });
+      editor.focus();
+    },
+  }));
+  return <div ref={place} className="card-json" />;
+}
+
+function complete({ state, pos, explicit }: CompletionContext): CompletionResult | null {
+  const found = completionsAt(state.doc.toString(), pos);
+  if (!found || (!explicit && found.from === pos)) return null;
+  return {
+    from: found.from,
+    to: found.to,
+    options: found.all.map(({ label, text, told }) => ({
+      label: text,
+      displayLabel: label,
+      apply: text,
+      info: told || undefined,
+    })),
+    filter: true,
+  };
+}
+
+function stateFor(latest: { current: Props }): EditorState {
+  const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+  const act = (what: 'undo' | 'redo') => (): boolean => {
+    latest.current[what]();
+    return true;
+  };
+  return EditorState.create({
+    doc: latest.current.text,
+    extensions: [
+      ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+      autocompletion({ override: [complete], icons: false }),
+      // Undo is that of drawing and text together, so it goes before the editor's own keys.
+      keymap.of([
+        { key: 'Mod-z', run: act('undo') },
+        { key: 'Mod-Shift-z', run: act('redo') },
+        { key: 'Mod-y', run: act('redo') },
+        ...completionKeymap,
+        ...defaultKeymap,
+      ]),
+      json(),
+      syntaxHighlighting(ink),
+      EditorView.contentAttributes.of({ 'aria-label': 'The card as JSON', spellcheck: 'false' }),
+      EditorView.updateListener.of(({ docChanged, transactions, state }) => {
+        if (docChanged && !transactions.some((one) => one.annotation(fromOutside))) latest.current.typed(state.doc.toString());
+      }),
+    ],
+  });
+}

@@ -1,0 +1,154 @@
+import { Button } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { isHonoured } from '../../../../core/known/hosts/compile.ts';
+import type { HonouredSetting, HostCard } from '../../../../core/known/hosts/card.ts';
+import type { Spelling } from '../../../../core/known/hosts/spelling.ts';
+import { SETTINGS, settingOf, type SettingId } from '../../../../core/known/settings/list.ts';
+import { PLACE_WORDS } from '../../../../messages/cardEditor.ts';
+import { sayOption } from '../../../../messages/en.ts';
+import { FORM_WORDS, saySpelt } from '../../../../messages/teach.ts';
+import { without, type Change } from './change.ts';
+import { DraftField } from './DraftField.tsx';
+
+interface Props {
+  card: HostCard;
+  change: Change;
+}
+
+/** What the host honours: each setting with where it stands, what it is called there, and how its values are spelt. */
+export function SettingsPart({ card, change }: Props): ReactElement {
+  const ids = Object.keys(card.settings) as SettingId[];
+  const open = SETTINGS.filter(({ id, moment }) => moment !== 'frame' && moment !== 'around' && !ids.includes(id));
+  const [next, setNext] = useState<SettingId | ''>('');
+  const set = (id: SettingId, use: unknown): string | null =>
+    change(`setting ${id}`, { settings: { ...card.settings, [id]: use } });
+  return (
+    <section aria-label="Settings">
+      <h3>Settings</h3>
+      {ids.map((id) => {
+        const use = card.settings[id];
+        const { label } = settingOf(id);
+        return (
+          <div key={id} className="editor-fields" role="group" aria-label={label}>
+            <strong>{label}</strong>
+            {isHonoured(use) ? (
+              <Honoured id={id} use={use} set={(one) => set(id, one)} />
+            ) : (
+              <span className="quiet">{saySpelt(id, card) || 'withdrawn by the host'}; changed in the JSON</span>
+            )}
+            <Button
+              aria-label={`Remove ${label}`}
+              onClick={() => change(`setting ${id}`, { settings: without(card.settings, id) })}
+            >
+              Remove
+            </Button>
+          </div>
+        );
+      })}
+      <label className="draft-field">
+        <span>Another setting</span>
+        <select value={next} onChange={({ target }) => setNext(target.value as SettingId)}>
+          <option value="">choose one</option>
+          {open.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Button
+        variant="outlined"
+        disabled={next === ''}
+        onClick={() => {
+          set(next as SettingId, { in: 'query', name: next.toLowerCase(), spelling: usualSpelling(next as SettingId) });
+          setNext('');
+        }}
+      >
+        Add it
+      </Button>
+    </section>
+  );
+}
+
+/** In which places a setting can be put here; the others are seen, and changed in the JSON. */
+const PLACES = ['query', 'fragment', 'path', 'attribute', 'frameAttribute'] as const;
+
+function Honoured({ id, use, set }: { id: SettingId; use: HonouredSetting; set: (use: unknown) => string | null }): ReactElement {
+  const places = PLACES.some((place) => place === use.in) ? PLACES : [...PLACES, use.in];
+  const label = settingOf(id).label;
+  return (
+    <>
+      <select aria-label={`Where ${label} stands`} value={use.in} onChange={({ target }) => set({ ...use, in: target.value })}>
+        {places.map((place) => (
+          <option key={place} value={place}>
+            {PLACE_WORDS[place]}
+          </option>
+        ))}
+      </select>
+      <DraftField label="called" value={use.name} change={(name) => set({ ...use, name })} />
+      <Spelt id={id} spelling={use.spelling} set={(spelling) => set({ ...use, spelling })} />
+      <label className="tick">
+        <input type="checkbox" checked={use.proposed} onChange={({ target }) => set({ ...use, proposed: target.checked })} />a
+        guess
+      </label>
+    </>
+  );
+}
+
+function Spelt({ id, spelling, set }: { id: SettingId; spelling: Spelling; set: (to: unknown) => string | null }): ReactElement {
+  const { value } = settingOf(id);
+  if (spelling.form === 'words') {
+    const options =
+      value.type === 'switch' ? ['on', 'off'] : value.type === 'choice' ? value.options : Object.keys(spelling.words);
+    return (
+      <>
+        {options.map((option) => (
+          <DraftField
+            key={option}
+            label={`${sayOption(id, option)} is`}
+            value={[spelling.words[option] ?? []].flat().join(' | ')}
+            change={(text) => {
+              const words = text.split(' | ');
+              const held =
+                text === '' ? without(spelling.words, option) : { ...spelling.words, [option]: words.length > 1 ? words : text };
+              return set({ ...spelling, words: held });
+            }}
+          />
+        ))}
+      </>
+    );
+  }
+  const forms = spellingsOf(id);
+  return (
+    <label className="draft-field">
+      <span>spelt as</span>
+      <select value={spelling.form} onChange={({ target }) => set({ form: target.value })}>
+        {(forms.includes(spelling.form) ? forms : [...forms, spelling.form]).map((form) => (
+          <option key={form} value={form}>
+            {FORM_WORDS[form] ?? form}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Spellings that need nothing but their name, by the type of a setting. */
+const FORMS: Readonly<Record<string, readonly Spelling['form'][]>> = {
+  time: ['seconds', 'milliseconds', 'units', 'allUnits', 'clock', 'longClock', 'minuteClock', 'iso8601'],
+  colour: ['hex', 'hashHex', 'upperHex', 'hashUpperHex', 'rgb', 'rgbNumbers', 'colourName'],
+  count: ['numberFromOne', 'numberFromZero'],
+  length: ['numberFromOne'],
+  language: ['text', 'underscored', 'upperCase'],
+  text: ['text'],
+};
+
+const spellingsOf = (id: SettingId): readonly Spelling['form'][] => FORMS[settingOf(id).value.type] ?? ['text'];
+
+function usualSpelling(id: SettingId): unknown {
+  const { value } = settingOf(id);
+  if (value.type === 'switch') return { form: 'words', words: { on: '1', off: '0' } };
+  if (value.type === 'choice') return { form: 'words', words: Object.fromEntries(value.options.map((one) => [one, one])) };
+  if (value.type === 'set') return { form: 'list', separator: ',' };
+  return { form: spellingsOf(id)[0] };
+}

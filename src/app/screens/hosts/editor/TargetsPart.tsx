@@ -1,0 +1,144 @@
+import type { ReactElement } from 'react';
+import type { HostCard, OriginGroup, Target } from '../../../../core/known/hosts/card.ts';
+import { KINDS } from '../../../../core/model/kind.ts';
+import { ACCESS_WORDS, FIT_WORDS, ORIGIN_WORDS } from '../../../../messages/cardEditor.ts';
+import { KIND_WORDS } from '../../../../messages/kinds.ts';
+import { without, type Change } from './change.ts';
+import { DraftField } from './DraftField.tsx';
+import { RowEnds } from './RowEnds.tsx';
+
+interface Props {
+  card: HostCard;
+  change: Change;
+}
+
+const listOf = (text: string): string[] => text.split(/[\s,]+/).filter((one) => one !== '');
+
+/** Where the host is, what names its items, and what is made of them. */
+export function TargetsPart({ card, change }: Props): ReactElement {
+  return (
+    <>
+      <section aria-label="Addresses">
+        <h3>Addresses</h3>
+        <div className="editor-fields">
+          {(Object.keys(ORIGIN_WORDS) as OriginGroup[]).map((group) => (
+            <DraftField
+              key={group}
+              long
+              label={ORIGIN_WORDS[group]}
+              value={(card.origins[group] ?? []).join(' ')}
+              change={(text) => {
+                const origins = listOf(text);
+                return change(`origins ${group}`, {
+                  origins: origins.length > 0 ? { ...card.origins, [group]: origins } : without(card.origins, group),
+                });
+              }}
+            />
+          ))}
+        </div>
+      </section>
+      <section aria-label="Identifiers">
+        <h3>What names an item</h3>
+        {Object.entries(card.identifiers).map(([name, identifier]) => {
+          const set = (next: Partial<typeof identifier>): string | null =>
+            change(`identifier ${name}`, { identifiers: { ...card.identifiers, [name]: { ...identifier, ...next } } });
+          return (
+            <div key={name} className="editor-fields">
+              <DraftField label={`“${name}” is`} value={identifier.name} change={(text) => set({ name: text })} />
+              <DraftField
+                label="Its shape"
+                value={[identifier.shape].flat().join(' | ')}
+                change={(text) => {
+                  const shapes = text.split(' | ');
+                  return set({ shape: shapes.length > 1 ? shapes : text });
+                }}
+              />
+              <DraftField label="In words" value={identifier.words} change={(words) => set({ words })} />
+              <DraftField label="For example" value={identifier.example} change={(example) => set({ example })} />
+            </div>
+          );
+        })}
+      </section>
+      {Object.entries(card.targets).map(([name, target]) => (
+        <TargetFields
+          key={name}
+          name={name}
+          target={target}
+          set={(next) => change(`target ${name}`, { targets: { ...card.targets, [name]: { ...target, ...next } } })}
+        />
+      ))}
+    </>
+  );
+}
+
+type SetTarget = (next: { [Key in keyof Target]?: unknown }) => string | null;
+
+function TargetFields({ name, target, set }: { name: string; target: Target; set: SetTarget }): ReactElement {
+  const { fit, access } = target;
+  const number =
+    (key: string) =>
+    (text: string): string | null =>
+      set({ fit: { ...fit, [key]: Number(text) } });
+  return (
+    <section aria-label={`What is made: ${name}`}>
+      <h3>What is made: {name}</h3>
+      <div className="editor-fields">
+        <label className="draft-field">
+          <span>Kind</span>
+          <select value={target.kind} onChange={(event) => set({ kind: event.target.value })}>
+            {KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {KIND_WORDS[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+        {target.frame !== undefined && (
+          <DraftField long label="Frame address" value={target.frame} change={(frame) => set({ frame })} />
+        )}
+        <DraftField long label="Share link" value={target.canonical} change={(canonical) => set({ canonical })} />
+        <DraftField label={`${FIT_WORDS[fit.by]}, width in px`} value={String(fit.width)} change={number('width')} />
+        {fit.by === 'ratio' && <DraftField label="Ratio" value={fit.ratio} change={(ratio) => set({ fit: { ...fit, ratio } })} />}
+        {'height' in fit && <DraftField label="Height in px" value={String(fit.height)} change={number('height')} />}
+        <DraftField label="Permissions it needs" value={target.allow.join(' ')} change={(text) => set({ allow: listOf(text) })} />
+      </div>
+      <h4>Conditions</h4>
+      {access.map((one, i) => {
+        const put = (next: Partial<typeof one>): string | null => set({ access: access.with(i, { ...one, ...next }) });
+        return (
+          <div key={i} className="editor-fields">
+            <label className="draft-field">
+              <span>Condition {i + 1}</span>
+              <select value={one.needs} onChange={(event) => put({ needs: event.target.value as typeof one.needs })}>
+                {Object.entries(ACCESS_WORDS).map(([needs, words]) => (
+                  <option key={needs} value={needs}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <DraftField long label="What it says" value={one.words} change={(words) => put({ words })} />
+            <DraftField long label="What helps" value={one.remedy} change={(remedy) => put({ remedy })} />
+            <RowEnds what={`condition ${i + 1}`} remove={() => set({ access: access.filter((_, k) => k !== i) })} />
+          </div>
+        );
+      })}
+      <RowEnds
+        add={() =>
+          set({
+            access: [
+              ...access,
+              {
+                needs: 'release',
+                words: 'Only items that were released can be embedded.',
+                remedy: 'Release the item at its host.',
+                date: new Date().toISOString().slice(0, 10),
+              },
+            ],
+          })
+        }
+        what="a condition"
+      />
+    </section>
+  );
+}
