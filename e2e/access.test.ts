@@ -1,21 +1,11 @@
-import axe from 'axe-core';
-import type { KeyInput, Page } from 'puppeteer-core';
+import type { KeyInput } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
+import { findings } from './axe.ts';
 import { bringIn, choose, openToken, waitForCode, waitForNoDialog } from './bench.ts';
 import { allowClipboard, find, goTo, newVisitor, press, readClipboard, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
-
-/** What axe finds on the screen as it stands; the framed page of the preview is not the application's. */
-async function findings(page: Page): Promise<string[]> {
-  await page.evaluate(axe.source);
-  return page.evaluate(async () => {
-    const { axe: checker } = window as unknown as { axe: typeof axe };
-    const { violations } = await checker.run({ exclude: ['iframe'] }, { resultTypes: ['violations'] });
-    return violations.flatMap((v) => v.nodes.map((node) => `${v.id}: ${node.target.join(' ')} ${node.failureSummary ?? ''}`));
-  });
-}
 
 // Every screen at both widths and in both themes; colours do not go with the width.
 describe.each([
@@ -69,6 +59,10 @@ describe.each([
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Make the codes');
     await waitForText(page, 'The row is made.');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'link', 'Orders');
+    await press(page, 'button', 'New running order');
+    await find(page, 'textbox', 'Add by link, or from the Shelf by its title');
     expect(await findings(page)).toEqual([]);
     await press(page, 'link', 'Sites');
     await waitForText(page, 'What its editor keeps');

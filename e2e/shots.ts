@@ -51,13 +51,24 @@ async function makeSeveral(page: Page, host: (name: string) => string): Promise<
   await waitForText(page, 'on 1 page');
 }
 
-async function makeSlides(page: Page, host: (name: string) => string): Promise<void> {
-  await bringIn(page, `${host('deckmoor')}/deck/rest2401/7?lent=card`);
-  await waitForText(page, 'Restoration in twenty-four slides');
-  await choose(page, 'waits for a press', 'Autoplay', 'on');
-  await type(page, 'turned by hand', 'Interval', '8s');
-  await choose(page, 'moves as usual', 'Movement', 'Fixed path');
-  await waitForText(page, 'slide 7 is open');
+async function makeOrder(page: Page, host: (name: string) => string): Promise<void> {
+  await goTo(page, `${new URL(page.url()).origin}/orders`);
+  await press(page, 'button', 'New running order');
+  const line = await find(page, 'textbox', 'Add by link, or from the Shelf by its title');
+  await line.focus();
+  await page.keyboard.sendCharacter(
+    [
+      `${host('lanternreel')}/see/k7wq2m9d?at=42s`,
+      `${host('earbrook')}/show/millers-diary/3`,
+      `${host('plumbline')}/4410207`,
+    ].join('\n'),
+  );
+  await press(page, 'button', 'Add these 3 links');
+  await waitForText(page, 'A stone with a temper');
+  const field = await find(page, 'textbox', 'Entry 1 until');
+  await field.type('1:30');
+  const preview = await page.waitForFrame(async (frame) => (await frame.$('.press')) !== null);
+  await preview.waitForFunction(() => document.body.innerText.includes('A stone with a temper'));
 }
 
 /** A host in nobody's book, with what its share page shows. */
@@ -171,7 +182,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench', prepare: makeVideo },
   { name: 'bench-night', night: true, prepare: makeVideo },
   { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
-  { name: 'bench-slideshow', prepare: makeSlides },
+  { name: 'orders', prepare: makeOrder },
   { name: 'bench-unknown', prepare: makeUnknown },
   { name: 'bench-find', prepare: makeFind },
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },

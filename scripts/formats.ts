@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { cardSchema } from '../src/core/known/hosts/card.ts';
 import { librarySchema } from '../src/core/known/hosts/library.ts';
 import { bundleSchema } from '../src/core/keeping/bundle/bundle.ts';
+import { orderSchema } from '../src/core/order/order.ts';
 import { examplesSchema } from '../src/core/teach/examples.ts';
 import { siteSchema } from '../src/core/model/site.ts';
 import { styleSchema } from '../src/core/known/styles/style.ts';
@@ -17,6 +18,7 @@ const FORMATS = {
   bundle: bundleSchema,
   examples: examplesSchema,
   'card-library': librarySchema,
+  'running-order': orderSchema,
 };
 
 /** Writes the JSON Schemas of our formats from the schemas that the application uses. */

@@ -24,6 +24,7 @@ const FLOORS = [
   { floor: 'live', tells: 'code kept as it stands', rooms: {} },
   { floor: 'pipeline.ts', tells: 'the steps in order', rooms: {} },
   { floor: 'teach', tells: 'a host card worked out from examples', rooms: {} },
+  { floor: 'order', tells: 'running orders, and the page that plays them', rooms: {} },
   {
     floor: 'keeping',
     tells: 'what is kept and made again',

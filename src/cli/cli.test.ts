@@ -248,3 +248,56 @@ describe('teach', () => {
     expect([told.status, told.stderr]).toEqual([status, expect.stringContaining(words)]);
   });
 });
+
+describe('order', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'orders-'));
+  afterAll(() => rmSync(folder, { recursive: true }));
+  const at = (name: string): string => join(folder, name);
+  const feed = (count: number): string =>
+    `<rss version="2.0"><channel><title>The diary</title>${Array.from(
+      { length: count },
+      (_, i) =>
+        `<item><guid>${count - i}</guid><title>Part ${count - i}</title><enclosure url="https://pod.example/${count - i}.mp3" type="audio/mpeg" length="1"/></item>`,
+    ).join('')}</channel></rss>`;
+
+  test('makes a page of a feed, and a week later brings in what is new, and only that', () => {
+    writeFileSync(at('feed.xml'), feed(3));
+    const args = ['order', at('feed.xml'), '--order', at('kept.json'), '--out', at('page.html')];
+    expect(cli(args)).toMatchObject({ status: 0, stderr: '3 entries.\n' });
+    const before = readFileSync(at('page.html'), 'utf8');
+    writeFileSync(at('feed.xml'), feed(5));
+    expect(cli(args)).toMatchObject({ status: 0, stderr: expect.stringContaining('New: Part 5; Part 4.') as string });
+    const after = readFileSync(at('page.html'), 'utf8');
+    const items = (page: string): string[] => page.split('\n').filter((line) => line.startsWith('<li>'));
+    const titles = (page: string): string[] => items(page).map((line) => /Part \d/.exec(line)![0]);
+    expect([titles(before), titles(after)]).toEqual([
+      ['Part 3', 'Part 2', 'Part 1'],
+      ['Part 5', 'Part 4', 'Part 3', 'Part 2', 'Part 1'],
+    ]);
+    // But for the entries, their data, and their count, the page is the same.
+    const rest = (page: string): string =>
+      page
+        .split('\n')
+        .filter((line) => !line.startsWith('<li>') && !line.includes('id="order"'))
+        .join('\n');
+    expect(rest(after)).toBe(rest(before));
+    expect(cli(args).stderr).toContain('Nothing is new.');
+  });
+
+  test.each([
+    ['--newest takes a number', ['--newest', 'all'], 2, '--newest takes a number'],
+    ['a layout that there is not', ['--layout', 'carousel'], 2, 'beside, below, strip, one'],
+    ['a format that there is not', ['--as', 'opus'], 2, '--as takes page'],
+  ])('%s', (_, more, status, words) => {
+    writeFileSync(at('feed.xml'), feed(2));
+    expect(cli(['order', at('feed.xml'), ...more])).toMatchObject({ status, stderr: expect.stringContaining(words) as string });
+  });
+
+  test('is written in another format, with the newest alone', () => {
+    writeFileSync(at('feed.xml'), feed(4));
+    const { stdout } = cli(['order', at('feed.xml'), '--newest', '2', '--as', 'm3u']);
+    expect(stdout).toBe(
+      '#EXTM3U\n#PLAYLIST:The diary\n#EXTINF:-1,Part 4\nhttps://pod.example/4.mp3\n#EXTINF:-1,Part 3\nhttps://pod.example/3.mp3\n',
+    );
+  });
+});

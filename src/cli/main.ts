@@ -7,6 +7,7 @@ import { check } from './check.ts';
 import { embed } from './embed.ts';
 import { hosts } from './hosts.ts';
 import { UsageError } from './io.ts';
+import { order } from './order.ts';
 import { read } from './read.ts';
 import { teach } from './teach.ts';
 
@@ -64,6 +65,17 @@ withHosts(withJson(program.command('teach')))
   .option('--card <file>', 'what is known of the host already, as a host card')
   .argument('<file>', 'the examples, as JSON')
   .action(run(teach));
+
+withHosts(program.command('order'))
+  .description('a page that plays a running order, a playlist or a feed as one')
+  .option('--newest <number>', 'only so many of the newest entries')
+  .option('--layout <name>', 'beside, below, strip or one')
+  .option('--as <format>', 'page, or a format: rss, atom, json-feed, xspf, m3u, csv', 'page')
+  .option('--order <file>', 'keeps the running order there; what is new comes in the next time')
+  .option('--site <file>', 'the site that the page is for, as JSON')
+  .option('--out <file>', 'writes it there')
+  .argument('<source>', 'a file, or the address of a feed')
+  .action(run(order));
 
 const listing = (name: string, description: string, rows: readonly { id: string; text: string }[]): void => {
   withJson(program.command(name))

@@ -20,6 +20,7 @@ export const database = new Dexie('refenestra') as Dexie & {
   batches: EntityTable<{ id: string }, 'id'>;
   libraries: EntityTable<{ address: string }, 'address'>;
   proved: EntityTable<{ id: string }, 'id'>;
+  orders: EntityTable<{ id: string; changed: number; order: unknown }, 'id'>;
   lessons: EntityTable<{ id: string; examples: unknown; putRight: unknown }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
@@ -30,6 +31,7 @@ database.version(5).stores({ versions: 'id, embed', pictures: 'id', backs: 'id',
 database.version(6).stores({ lessons: 'id' });
 database.version(7).stores({ proved: 'id' });
 database.version(8).stores({ libraries: 'address' });
+database.version(9).stores({ orders: 'id' });
 
 /** How long the store may take to open, in milliseconds. */
 const PATIENCE = 10_000;

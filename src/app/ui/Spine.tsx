@@ -13,6 +13,7 @@ import {
   BatchSign,
   BenchSign,
   BookSign,
+  OrdersSign,
   ThemeSign,
   ShortcutsSign,
   PaneAjar,
@@ -32,6 +33,7 @@ export function Spine(): ReactElement {
       <SpineLink to={id === NOTHING_OPENED ? '/' : `/bench/${id}`} sign={<BenchSign />} words="Bench" />
       <SpineLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
       <SpineLink to="/batch" sign={<BatchSign />} words="Batch" />
+      <SpineLink to="/orders" sign={<OrdersSign />} words="Orders" />
       <SpineLink to="/sites" sign={<SitesSign />} words="Sites" />
       <SpineLink to="/hosts" sign={<BookSign />} words="Hosts" />
       <span className="spine-gap" />

@@ -23,5 +23,8 @@ export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-
 export const AgainSign = (): ReactElement => draw('M16 7H8a4 4 0 0 0 0 8h5 M16 7l-3-3 M16 7l-3 3');
 export const ThemeSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');
 export const ShortcutsSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');
+/** Leaves hung one under the other, the first ajar. */
+export const OrdersSign = (): ReactElement =>
+  draw('M3 3.5h5v4H3z M3 12.5h5v4H3z M11 5.5h6.5 M11 14.5h6.5 M5.5 7.5v5', 'M4.5 5l2-.8v2.6l-2 .7z');
 /** Three slats that go through one opening. */
 export const BatchSign = (): ReactElement => draw('M2.5 5h6 M2.5 10h6 M2.5 15h6 M11 3v14 M13.5 10h4 M15.5 8l2 2-2 2');

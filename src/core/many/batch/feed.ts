@@ -1,7 +1,7 @@
 import { XMLParser } from 'fast-xml-parser';
 import { z } from 'zod';
 import { parseTime } from '../../model/time.ts';
-import { wordsOfMarkup } from './wordsOfMarkup.ts';
+import { wordsOfMarkup } from '../../model/markup/wordsOfMarkup.ts';
 
 /** Text of an element, whether it stands alone, has attributes, or is CDATA. */
 const element = z

@@ -1,0 +1,238 @@
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { createRequire } from 'node:module';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Frame, Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { makeBook } from '../src/core/known/hosts/book.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
+import { newOrder, type Order } from '../src/core/order/order.ts';
+import { pageOf } from '../src/core/order/page/page.ts';
+import { SCRIPT } from '../src/core/order/page/script.ts';
+import { readCardFiles, readSites } from '../src/standins/world.ts';
+import { findings } from './axe.ts';
+import { useServerAndBrowser } from './world.ts';
+import { find, goTo, newVisitor, press, readClipboard, reload, serveForeignPage, until, waitForText } from './driver.ts';
+
+const world = useServerAndBrowser();
+const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;
+
+async function withOrders(work: (page: Page) => Promise<void>): Promise<void> {
+  const { context, page } = await newVisitor(world.browser);
+  await goTo(page, `${world.server.address}/orders`);
+  await find(page, 'heading', 'Running orders');
+  await work(page);
+  await context.close();
+}
+
+const media = (): string => `${world.host('stage.quernhill')}/media/k7wq2m9d.webm`;
+
+/** Three hosts and a media file, each with a clip of some seconds. */
+const clips = (): readonly (readonly [address: string, from: string, until: string])[] => [
+  [`${world.host('lanternreel')}/see/k7wq2m9d`, '0:03', '0:06'],
+  [`${world.host('earbrook')}/show/millers-diary/3`, '0:02', '0:05'],
+  [media(), '0:05', '0:08'],
+  [`${world.host('plumbline')}/4410207`, '0:04', '0:07'],
+];
+
+async function compose(page: Page): Promise<void> {
+  await press(page, 'button', 'New running order');
+  const line = await find(page, 'textbox', 'Add by link, or from the Shelf by its title');
+  await line.focus();
+  await page.keyboard.sendCharacter(
+    clips()
+      .map(([address]) => address)
+      .join('\n'),
+  );
+  await press(page, 'button', 'Add these 4 links');
+  for (const [i, [, from, to]] of clips().entries()) {
+    await (await find(page, 'textbox', `Entry ${i + 1} from`)).type(from);
+    await (await find(page, 'textbox', `Entry ${i + 1} until`)).type(to);
+  }
+  await waitForText(page, '4 entries');
+  await waitForText(page, 'Kept');
+}
+
+/** The page of the running order, wherever it is framed. */
+const player = (page: Page): Promise<Frame> => page.waitForFrame(async (frame) => (await frame.$('#order')) !== null);
+interface Watched {
+  times: { i: number; time: number }[];
+}
+
+/** Notes where each entry is while it plays, by what its player says, or by the element of the page itself. */
+const watchTimes = (frame: Frame): Promise<void> =>
+  frame.evaluate(() => {
+    const times: Watched['times'] = [];
+    Object.assign(window, { times });
+    const note = (time: unknown): void => {
+      const i = Number(document.querySelector<HTMLElement>('a[aria-current]')!.dataset.i);
+      // Nothing has played yet where a player says that it is ready.
+      if (typeof time === 'number' && time > 0) times.push({ i, time });
+    };
+    addEventListener('message', ({ data, source }: MessageEvent<unknown>) => {
+      if (source !== document.querySelector<HTMLIFrameElement>('.stage iframe')?.contentWindow) return;
+      const said = (typeof data === 'string' && data.startsWith('{') ? JSON.parse(data) : data) as {
+        reel?: string;
+        at?: number;
+        t?: number;
+        plumb?: { sec?: number };
+      } | null;
+      note(said?.reel === 'tick' ? said.at : (said?.t ?? said?.plumb?.sec));
+    });
+    document.addEventListener('timeupdate', ({ target }) => note((target as HTMLMediaElement).currentTime), true);
+  });
+const current = (frame: Frame): Promise<number> =>
+  frame.$eval('a[aria-current]', (link) => Number((link as HTMLElement).dataset.i));
+
+/** A lecture with chapters and a transcript, and an item of a host. */
+const sample = (): Order =>
+  newOrder('sample', {
+    name: 'The tide mill',
+    words: 'Two lectures.',
+    links: [{ words: 'The feed', address: 'https://pod.example/feed.xml' }],
+    entries: [
+      {
+        id: '1',
+        address: media(),
+        title: 'A lecture',
+        seconds: 72,
+        chapters: [{ at: 5, title: 'The pond' }],
+        transcript: [
+          { from: 0, until: 2, text: 'Here the wheel turns', who: 'The miller' },
+          { from: 2, until: 4, text: 'and this wheel does not.', who: 'The miller' },
+          { from: 4, until: 6, text: 'Why?', who: 'A visitor' },
+        ],
+      },
+      { id: '2', address: `${world.host('lanternreel')}/see/k7wq2m9d`, title: 'Opening the sluice', from: 10, until: 20 },
+    ],
+  });
+
+describe('a running order', () => {
+  test('of four entries from four hosts plays through in a foreign page by itself, each from and to its second', () =>
+    withOrders(async (page) => {
+      await compose(page);
+      await press(page, 'button', 'Copy the code');
+      await waitForText(page, 'Copied: the page is within the code.');
+      const code = await readClipboard(page);
+      const foreign = await serveForeignPage(code);
+      const visitor = await newVisitor(world.browser);
+      const asked: string[] = [];
+      visitor.page.on('request', (request) => asked.push(request.url()));
+      await goTo(visitor.page, foreign.address);
+      const frame = await player(visitor.page);
+      expect(asked.filter((url) => /^http/.test(url) && !url.startsWith(new URL(foreign.address).origin))).toEqual([]);
+      await watchTimes(frame);
+      await (await frame.$('.press'))!.click();
+      await frame.waitForFunction(() => document.querySelector('.bar [role=status]')!.textContent === 'All has been played.', {
+        timeout: 60_000,
+        polling: 200,
+      });
+      const times = await frame.evaluate(() => (window as unknown as Watched).times);
+      expect(times.map(({ i }) => i).filter((i, k, all) => i !== all[k - 1])).toEqual([0, 1, 2, 3]);
+      for (const [i, [, from, to]] of clips().entries()) {
+        const own = times.filter((one) => one.i === i).map(({ time }) => time);
+        const [first, last] = [Math.min(...own), Math.max(...own)];
+        expect(first, `${i}`).toBeGreaterThanOrEqual(Number(from.slice(2)) - 0.1);
+        expect(last, `${i}`).toBeGreaterThanOrEqual(Number(to.slice(2)) - 0.5);
+        expect(last, `${i}`).toBeLessThan(Number(to.slice(2)) + 1);
+      }
+      await visitor.context.close();
+      await foreign.stop();
+    }));
+
+  test('is played by keyboard alone, and what cannot be played is told and passed over', () =>
+    withOrders(async (page) => {
+      await press(page, 'button', 'New running order');
+      const line = await find(page, 'textbox', 'Add by link, or from the Shelf by its title');
+      await line.focus();
+      await page.keyboard.sendCharacter(
+        `${media()}\n${world.host('stage.quernhill')}/media/nothing-here.webm\n${media()}?again=1`,
+      );
+      await press(page, 'button', 'Add these 3 links');
+      await waitForText(page, '3 entries');
+      await waitForText(page, 'Kept');
+      await press(page, 'button', 'Copy the code');
+      await waitForText(page, 'Copied: the page is within the code.');
+      const foreign = await serveForeignPage(await readClipboard(page));
+      const visitor = await newVisitor(world.browser);
+      await goTo(visitor.page, foreign.address);
+      const frame = await player(visitor.page);
+      await frame.focus('a[aria-current]');
+      await visitor.page.keyboard.press('ArrowDown');
+      await visitor.page.keyboard.press('Enter');
+      await frame.waitForFunction(() =>
+        document.querySelector('.bar [role=status]')!.textContent.startsWith('This could not be played'),
+      );
+      expect(await current(frame)).toBe(1);
+      await frame.waitForFunction(() => document.querySelector<HTMLElement>('a[aria-current]')!.dataset.i === '2', {
+        timeout: 20_000,
+        polling: 200,
+      });
+      await frame.waitForFunction(() => document.querySelector('video')!.currentTime > 0);
+      await visitor.context.close();
+      await foreign.stop();
+    }));
+
+  test('comes of a feed, and what is new in it comes in later', () =>
+    withOrders(async (page) => {
+      const feed = `${world.host('earbrook')}/show/millers-diary/feed.xml`;
+      await (await find(page, 'textbox', 'Address of a feed or playlist')).type(feed);
+      await press(page, 'button', 'Bring it in');
+      await waitForText(page, 'entries');
+      await press(page, 'button', 'What is new');
+      await waitForText(page, 'Nothing is new.');
+      const first = (await page.waitForSelector('.order-handle'))!;
+      const name = await first.evaluate((button) => button.getAttribute('aria-label'));
+      await first.focus();
+      await page.keyboard.press('Space');
+      await until(page, () => document.querySelector('.order-handle')!.getAttribute('aria-pressed') === 'true');
+      await new Promise((done) => setTimeout(done, 100));
+      await page.keyboard.press('ArrowDown');
+      await until(page, () => document.querySelector<HTMLElement>('.order-entries > li')!.style.transform !== '');
+      await new Promise((done) => setTimeout(done, 300));
+      await page.keyboard.press('Space');
+      await until(page, (label) => document.querySelectorAll('.order-handle')[1]?.getAttribute('aria-label') === label, name);
+    }));
+
+  test('is a page without error and without anything that axe finds, under a strict policy, and reads without script', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'order-'));
+    const file = join(folder, 'order.html');
+    const { html } = pageOf(sample(), {
+      book: makeBook(loadCards(readCardFiles(world.server.port)).cards),
+      site: readSites(world.server.port)[0]!,
+    });
+    writeFileSync(file, html);
+    execFileSync('java', ['-jar', vnu, '--errors-only', '--format', 'gnu', file], { encoding: 'utf8', stdio: 'pipe' });
+    const hash = createHash('sha256').update(SCRIPT).digest('base64');
+    const policy = `default-src 'none'; script-src 'sha256-${hash}'; style-src 'unsafe-inline'; media-src http:; frame-src http:`;
+    const server = createServer((_, response) =>
+      response.setHeader('Content-Type', 'text/html; charset=utf-8').setHeader('Content-Security-Policy', policy).end(html),
+    ).listen(0);
+    const { context, page } = await newVisitor(world.browser);
+    const address = `http://localhost:${(server.address() as AddressInfo).port}/`;
+    await page.setBypassCSP(false);
+    await goTo(page, address);
+    await find(page, 'button', 'Play: A lecture');
+    await (await find(page, 'searchbox', 'Search the transcript')).type('wheel');
+    await waitForText(page, '1 of 2');
+    await page.keyboard.press('Enter');
+    await waitForText(page, '2 of 2');
+    await page.setJavaScriptEnabled(false);
+    await reload(page);
+    expect(await page.$$eval('ol > li > a', (links) => links.map(({ href }) => href))).toEqual(
+      sample().entries.map((one) => one.address),
+    );
+    expect(await page.$eval('.said', (said) => (said as HTMLElement).innerText)).toContain('the wheel turns');
+    await page.setJavaScriptEnabled(true);
+    await page.setBypassCSP(true);
+    await reload(page);
+    expect(await findings(page)).toEqual([]);
+    await context.close();
+    server.close();
+    rmSync(folder, { recursive: true });
+  });
+});

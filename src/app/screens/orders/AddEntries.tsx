@@ -1,0 +1,111 @@
+import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState, type ReactElement } from 'react';
+import { bringIn } from '../../../core/pipeline.ts';
+import { entryOf, type Entry } from '../../../core/order/order.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { loadFacts } from '../../state/world.ts';
+import { listEmbeds } from '../../storage/embeds.ts';
+
+interface Props {
+  entries: readonly Entry[];
+  add: (entries: Entry[]) => void;
+  /** What was found out of an entry that has been added. */
+  told: (id: string, facts: Pick<Entry, 'title' | 'author' | 'seconds'>) => void;
+}
+
+const MOST_SHOWN = 8;
+
+const made = (address: string, title: string, given: Partial<Entry> = {}): Entry | null =>
+  entryOf({
+    id: crypto.randomUUID(),
+    address,
+    page: undefined,
+    title,
+    words: '',
+    author: '',
+    day: '',
+    seconds: undefined,
+    from: undefined,
+    until: undefined,
+    chapters: [],
+    transcript: [],
+    ...given,
+  });
+
+/** Links that are pasted, or what stands on the Shelf, found by typing. */
+export function AddEntries({ entries, add, told }: Props): ReactElement {
+  const dispatch = useAppDispatch();
+  const book = useAppSelector(selectBook);
+  const [text, setText] = useState('');
+  const embeds = useLiveQuery(listEmbeds) ?? [];
+  const links = bringIn(text, book).flatMap(({ item }) => (item ? [item] : []));
+  const wanted = text.trim().toLowerCase();
+  const held = new Set(entries.map(({ address }) => address));
+  const shelf =
+    links.length > 0
+      ? []
+      : embeds
+          .filter(({ title, item, host }) => item && !held.has(item) && `${title} ${host}`.toLowerCase().includes(wanted))
+          .slice(0, MOST_SHOWN);
+  const take = (more: readonly (Entry | null)[]): void => {
+    const taken = more.filter((one) => one !== null);
+    add(taken);
+    setText('');
+    // Titles and lengths come when the hosts have answered; until then the address stands there.
+    for (const { id, address, title } of taken)
+      if (title === '')
+        void dispatch(loadFacts({ link: address, about: address, width: 640 })).then((answer) => {
+          if (!loadFacts.fulfilled.match(answer)) return;
+          const { title: found = '', duration, author = '' } = answer.payload.facts;
+          told(id, {
+            title: found.slice(0, 300),
+            author: author.slice(0, 200),
+            ...(duration !== undefined && { seconds: duration }),
+          });
+        });
+  };
+  return (
+    <div className="order-add">
+      <label>
+        Add by link, or from the Shelf by its title{' '}
+        <textarea
+          rows={1}
+          value={text}
+          spellCheck={false}
+          placeholder="paste links, or type a title"
+          onChange={({ target }) => setText(target.value)}
+        />
+      </label>
+      {links.length > 0 && (
+        <Button
+          variant="contained"
+          onClick={() =>
+            take(
+              links.map(({ canonical, settings }) =>
+                made(canonical, '', {
+                  ...(typeof settings.start === 'number' && { from: settings.start }),
+                  ...(typeof settings.end === 'number' && { until: settings.end }),
+                }),
+              ),
+            )
+          }
+        >
+          Add {links.length === 1 ? 'this link' : `these ${links.length} links`}
+        </Button>
+      )}
+      {shelf.length > 0 && (
+        <ul aria-label="On the Shelf">
+          {shelf.map(({ id, title, item, facts }) => (
+            <li key={id}>
+              <Button onClick={() => take([made(item, title, { seconds: facts.duration, author: facts.author ?? '' })])}>
+                Add “{title}”
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,178 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { Button } from '@mui/material';
+import { useState, type ReactElement } from 'react';
+import { parseTime, showTime } from '../../../core/model/time.ts';
+import type { Entry } from '../../../core/order/order.ts';
+import type { PlayNote } from '../../../core/order/plays.ts';
+import { sayPlayNote } from '../../../messages/order.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import type { NamedText } from '../../ui/files.ts';
+
+interface Props {
+  entries: readonly Entry[];
+  notes: readonly (readonly PlayNote[])[];
+  set: (entries: Entry[]) => void;
+}
+
+/** More than this is laid out on request only: a feed may have thousands. */
+const SHOWN = 60;
+
+/** The entries in their order, moved by mouse, touch or keyboard, each with its clip. */
+export function Entries({ entries, notes, set }: Props): ReactElement {
+  const [most, setMost] = useState(SHOWN);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const moved = ({ active, over }: DragEndEvent): void => {
+    const at = (id: unknown): number => entries.findIndex((one) => one.id === id);
+    if (over && active.id !== over.id) set(arrayMove([...entries], at(active.id), at(over.id)));
+  };
+  const whole = entries.reduce((sum, { seconds, from = 0, until }) => sum + Math.max((until ?? seconds ?? from) - from, 0), 0);
+  const shown = entries.slice(0, most);
+  return (
+    <>
+      <p className="quiet">
+        {entries.length === 1 ? '1 entry' : `${entries.length} entries`}
+        {whole > 0 && `, ${showTime(Math.round(whole))} in all as far as lengths are known`}
+      </p>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+        <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          <ol className="order-entries" aria-label="Entries in their order">
+            {shown.map((entry, i) => (
+              <Row
+                key={entry.id}
+                entry={entry}
+                place={i + 1}
+                notes={notes[i] ?? []}
+                set={(next) => set(entries.map((one) => (one.id === entry.id ? { ...one, ...next } : one)))}
+                remove={() => set(entries.filter((one) => one.id !== entry.id))}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {entries.length > most && (
+        <Button onClick={() => setMost(most + 500)}>Show {Math.min(500, entries.length - most)} more</Button>
+      )}
+    </>
+  );
+}
+
+interface RowProps {
+  entry: Entry;
+  place: number;
+  notes: readonly PlayNote[];
+  set: (next: Partial<Entry>) => void;
+  remove: () => void;
+}
+
+function Row({ entry, place, notes, set, remove }: RowProps): ReactElement {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: entry.id });
+  const name = entry.title || entry.address;
+  const [said, setSaid] = useState('');
+  const takeWords = async ([file]: NamedText[]): Promise<void> => {
+    if (!file) return;
+    const [{ readCues }, { readChapters }] = await Promise.all([
+      import('../../../core/order/cues/cues.ts'),
+      import('../../../core/order/cues/chapters.ts'),
+    ]);
+    const chapters = readChapters(file.text);
+    const cues = chapters ? null : await readCues(file.text);
+    if (chapters) set({ chapters });
+    if (cues) set({ transcript: cues });
+    setSaid(
+      chapters
+        ? `${chapters.length} chapters.`
+        : cues
+          ? `A transcript of ${cues.length} lines.`
+          : 'This is neither WebVTT, SubRip nor JSON chapters.',
+    );
+  };
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: transform ? `translate3d(${transform.x}px,${transform.y}px,0)` : undefined, transition }}
+    >
+      <button type="button" className="order-handle" aria-label={`Move ${name}`} {...attributes} {...listeners}>
+        {place}
+      </button>
+      <div>
+        <input
+          aria-label={`Title of entry ${place}`}
+          value={entry.title}
+          placeholder={entry.address}
+          onChange={({ target }) => set({ title: target.value })}
+        />
+        <small className="quiet">{entry.address}</small>
+        <span className="order-clip">
+          <Time label={`Entry ${place} from`} value={entry.from} set={(from) => set({ from })} />
+          <Time label={`Entry ${place} until`} value={entry.until} set={(until) => set({ until })} />
+          <FileButton
+            words={entry.transcript.length > 0 ? 'Other transcript' : 'Transcript or chapters'}
+            accept=".vtt,.srt,.json"
+            taken={takeWords}
+          />
+          <Button aria-label={`Remove ${name}`} onClick={remove}>
+            Remove
+          </Button>
+        </span>
+        {said !== '' && <small role="status">{said}</small>}
+        {notes.map((note) => (
+          <small key={note} className="order-note">
+            {sayPlayNote(note)}
+          </small>
+        ))}
+      </div>
+    </li>
+  );
+}
+
+/** A time as `1:12`; what is none is told, and not taken. */
+function Time({
+  label,
+  value,
+  set,
+}: {
+  label: string;
+  value: number | undefined;
+  set: (to: number | undefined) => void;
+}): ReactElement {
+  const [draft, setDraft] = useState<string | null>(null);
+  const text = draft ?? (value === undefined ? '' : showTime(value));
+  const wrong = text.trim() !== '' && parseTime(text.trim()) === undefined;
+  return (
+    <label>
+      {label.endsWith('from') ? 'from' : 'until'}{' '}
+      <input
+        aria-label={label}
+        className="order-time"
+        value={text}
+        placeholder={label.endsWith('from') ? '0:00' : 'its end'}
+        aria-invalid={wrong}
+        onChange={({ target }) => {
+          setDraft(target.value);
+          const seconds = parseTime(target.value.trim());
+          if (target.value.trim() === '' || seconds !== undefined) set(seconds);
+        }}
+        onBlur={() => setDraft(null)}
+      />
+      {wrong && <small className="wrong">a time such as 42 or 1:12</small>}
+    </label>
+  );
+}

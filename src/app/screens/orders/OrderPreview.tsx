@@ -1,0 +1,37 @@
+import { useEffect, useRef, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import type { Order } from '../../../core/order/order.ts';
+import { wholeCode } from '../../../core/order/out.ts';
+import { looksOf } from '../../preview.ts';
+import { openStage } from '../../proof/stage.ts';
+import { selectSite } from '../../state/selectors.ts';
+import type { Store } from '../../state/store.ts';
+
+/** Milliseconds without a change after which the page is loaded anew. */
+const QUIET = 600;
+const BARE = { heading: '', before: '', caption: '', after: '' };
+
+/** The page as visitors get it, in the preview's own origin. */
+export function OrderPreview({ order, html }: { order: Order; html: string }): ReactElement {
+  const store = useStore() as Store;
+  const holder = useRef<HTMLDivElement>(null);
+  const code = wholeCode(order, html);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const state = store.getState();
+      const site = selectSite(state);
+      if (!site) return;
+      stage.current?.close();
+      stage.current = openStage({
+        holder: holder.current!,
+        looks: { ...looksOf(site, state.view.theme === 'night'), column: 1400, sample: BARE },
+        player: undefined,
+      });
+      void stage.current.show(code, true, () => undefined);
+    }, QUIET);
+    return () => clearTimeout(timer);
+  }, [code, store]);
+  const stage = useRef<ReturnType<typeof openStage> | null>(null);
+  useEffect(() => () => stage.current?.close(), []);
+  return <div ref={holder} className="order-preview" />;
+}

@@ -1,0 +1,112 @@
+import './orders.css';
+import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState, type ReactElement } from 'react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { newOrder, orderSchema, type Order } from '../../../core/order/order.ts';
+import { readJson } from '../../../core/model/json.ts';
+import { sayFound } from '../../../messages/order.ts';
+import { listOrders, saveOrder } from '../../storage/orders.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import { fetchFeed } from './fetchFeed.ts';
+import { OrderEditor } from './OrderEditor.tsx';
+
+/** Several items as one: put in order, clipped, and played by one page. */
+export function Orders(): ReactElement {
+  const { id } = useParams();
+  const kept = useLiveQuery(listOrders);
+  const order = kept?.orders.find((one) => one.id === id);
+  return (
+    <div className="orders">
+      <nav className="orders-list" aria-label="Running orders">
+        <h1>Running orders</h1>
+        <Begin />
+        <ul>
+          {kept?.orders.map((one) => (
+            <li key={one.id}>
+              <NavLink to={`/orders/${one.id}`}>
+                {one.name || 'Without a name'} <small className="quiet">{one.entries.length}</small>
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+        {kept && kept.unreadable > 0 && (
+          <p className="wrong">{kept.unreadable} cannot be read by this version, and are kept as they are.</p>
+        )}
+      </nav>
+      {order ? (
+        <OrderEditor key={order.id} order={order} />
+      ) : (
+        <section className="orders-none" aria-label="What they are for">
+          {id !== undefined && kept && <p className="wrong">There is no running order at this address.</p>}
+          <p>
+            A running order plays several items as one: a lecture series beside its list, a podcast from its feed, clips of
+            several hosts one after the other. It is one page without dependencies, which asks for nothing before a visitor
+            presses.
+          </p>
+          <p>Begin with an empty one and paste links into it, or bring a feed or a playlist in.</p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+/** An empty one, or what a feed or a file holds. */
+function Begin(): ReactElement {
+  const navigate = useNavigate();
+  const [address, setAddress] = useState('');
+  const [said, setSaid] = useState('');
+  const keep = async (order: Order): Promise<void> => {
+    await saveOrder(order);
+    await navigate(`/orders/${order.id}`);
+  };
+  const fresh = (given: Parameters<typeof newOrder>[1] = {}): Order => newOrder(crypto.randomUUID(), given);
+  const bring = async (text: string, from: string | undefined): Promise<void> => {
+    const data = /^\s*\{/.test(text) ? readJson(text) : { wrong: '' };
+    const own = 'wrong' in data ? undefined : orderSchema.safeParse(data.value).data;
+    if (own) return keep({ ...own, id: crypto.randomUUID() });
+    // The formats are many, and needed by few.
+    const { readOrder } = await import('../../../core/order/formats/list.ts');
+    const found = readOrder(text, from);
+    if (!found) return setSaid('This is neither a feed nor a playlist: RSS, Atom, JSON Feed, XSPF, M3U and CSV are read.');
+    setSaid(sayFound(found.entries.length, found.left.length));
+    const { name, words, links, entries } = found;
+    await keep(
+      fresh({ name, words, links, entries, seen: entries.map(({ id }) => id), ...(from !== undefined && { feed: from }) }),
+    );
+  };
+  const ask = async (): Promise<void> => {
+    setSaid('The feed is being fetched …');
+    const answer = await fetchFeed(address.trim());
+    if ('why' in answer) return setSaid(answer.why);
+    setAddress('');
+    await bring(answer.text, answer.address);
+  };
+  return (
+    <div className="orders-begin">
+      <Button variant="contained" onClick={() => void keep(fresh({ name: 'New running order' }))}>
+        New running order
+      </Button>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void ask();
+        }}
+      >
+        <label>
+          Address of a feed or playlist{' '}
+          <input type="url" required value={address} onChange={({ target }) => setAddress(target.value)} spellCheck={false} />
+        </label>
+        <Button type="submit" variant="outlined">
+          Bring it in
+        </Button>
+      </form>
+      <FileButton
+        words="Bring a file in"
+        accept=".xml,.rss,.atom,.json,.xspf,.m3u,.m3u8,.csv"
+        taken={([file]) => file && bring(file.text, undefined)}
+      />
+      <p role="status">{said}</p>
+    </div>
+  );
+}

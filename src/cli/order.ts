@@ -1,0 +1,85 @@
+import { existsSync, writeFileSync } from 'node:fs';
+import { LAYOUTS, newOrder, orderSchema, withNews, type Found, type Order } from '../core/order/order.ts';
+import { FORMATS, readOrder } from '../core/order/formats/list.ts';
+import { pageOf } from '../core/order/page/page.ts';
+import { readJson as parseJson } from '../core/model/json.ts';
+import { sayFound, sayNews, sayPlayNote } from '../messages/order.ts';
+import { openBook, readFileOrSay, readSite, sampleSite, UsageError } from './io.ts';
+
+interface Options {
+  newest?: string;
+  layout?: string;
+  as?: string;
+  out?: string;
+  site?: string;
+  hosts?: string;
+  order?: string;
+}
+
+/** A page that plays a file or a feed as one, or the same in another format; `--order` keeps it, and brings it up to date. */
+export async function order(source: string, options: Options): Promise<number> {
+  const newest = options.newest === undefined ? Infinity : Number(options.newest);
+  if (!(newest > 0)) throw new UsageError('--newest takes a number from 1 on.');
+  const text = /^https?:/i.test(source) ? await fetchText(source) : readFileOrSay(source, 'running order');
+  const base = /^https?:/i.test(source) ? source : undefined;
+  const kept =
+    options.order !== undefined && existsSync(options.order) ? ownOrder(readFileOrSay(options.order, 'running order')) : null;
+  const made = kept ? broughtUp(kept, text, { base, newest }) : begun(text, { base, source, newest });
+  const layout = LAYOUTS.find((one) => one === options.layout);
+  if (options.layout !== undefined && !layout) throw new UsageError(`--layout takes ${LAYOUTS.join(', ')}.`);
+  const whole = layout ? { ...made, layout } : made;
+  if (options.order !== undefined) writeFileSync(options.order, `${JSON.stringify(whole, null, 2)}\n`);
+  const written = outOf(whole, options);
+  if (options.out === undefined) process.stdout.write(written);
+  else writeFileSync(options.out, written);
+  return whole.entries.length > 0 ? 0 : 1;
+}
+
+async function fetchText(address: string): Promise<string> {
+  const answer = await fetch(address).catch(() => null);
+  if (!answer?.ok) throw new UsageError(`${address} does not answer${answer ? ` (${answer.status})` : ''}.`);
+  return answer.text();
+}
+
+/** A running order of our own format; null where the text is none. */
+function ownOrder(text: string): Order | null {
+  const data = parseJson(text);
+  const read = 'wrong' in data ? undefined : orderSchema.safeParse(data.value);
+  return read?.success ? read.data : null;
+}
+
+function foundIn(text: string, base: string | undefined): Found {
+  const found = readOrder(text, base);
+  if (!found) throw new UsageError(`This is neither a running order nor ${FORMATS.map(({ label }) => label).join(', ')}.`);
+  console.error(sayFound(found.entries.length, found.left.length));
+  return found;
+}
+
+function begun(text: string, { base, source, newest }: { base: string | undefined; source: string; newest: number }): Order {
+  const own = ownOrder(text);
+  if (own) return own;
+  const { name, words, links, entries } = foundIn(text, base);
+  return newOrder(source.slice(-80), {
+    name,
+    words,
+    links,
+    entries: entries.slice(0, newest),
+    seen: entries.map(({ id }) => id),
+    ...(base !== undefined && { feed: base }),
+  });
+}
+
+function broughtUp(kept: Order, text: string, { base, newest }: { base: string | undefined; newest: number }): Order {
+  const { order: after, added } = withNews(kept, foundIn(text, base), newest);
+  console.error(sayNews(added));
+  return after;
+}
+
+function outOf(whole: Order, { as = 'page', site, hosts }: Options): string {
+  const format = FORMATS.find(({ id }) => id === as);
+  if (format) return format.write(whole);
+  if (as !== 'page') throw new UsageError(`--as takes page, ${FORMATS.map(({ id }) => id).join(', ')}.`);
+  const { html, notes } = pageOf(whole, { book: openBook(hosts), site: site === undefined ? sampleSite() : readSite(site) });
+  notes.forEach((all, i) => all.forEach((note) => console.error(`${i + 1}. ${whole.entries[i]!.title}: ${sayPlayNote(note)}`)));
+  return html;
+}

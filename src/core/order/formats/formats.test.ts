@@ -1,0 +1,118 @@
+import { XMLValidator } from 'fast-xml-parser';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { runs } from '../../../laws/world.ts';
+import { newOrder, type Entry, type Order } from '../order.ts';
+import { FORMATS, readOrder } from './list.ts';
+
+const words = fc.oneof(
+  fc.constantFrom('A & B', '<b>x</b>', 'Ünï “q”', ']]>', '&amp;', "=cmd|'x'", '', '-1', 'Ends with \\'),
+  fc.string({ maxLength: 30, unit: 'grapheme' }),
+);
+// What feeds say in markup, readers see as words; that is no loss of theirs.
+const plain = words.map((text) =>
+  text
+    .replace(/[<>&]/g, '')
+    .replace(/[\p{C}\s]+/gu, ' ')
+    .trim(),
+);
+const address = fc
+  .tuple(
+    fc.constantFrom('https://media.example/a', 'http://x.example:81/s/1', 'https://cdn.example/f'),
+    fc.nat(999),
+    fc.constantFrom('.mp3', '.mp4', '', '?a=1&b=%20'),
+  )
+  .map(([base, n, end]) => `${base}${n}${end}`);
+const entry: fc.Arbitrary<Entry> = fc
+  .record({
+    address,
+    title: plain,
+    words: plain,
+    author: plain,
+    day: fc.constantFrom('', '2026-11-29', '2000-02-29'),
+    seconds: fc.option(fc.integer({ min: 1, max: 90_000 }), { nil: undefined }),
+  })
+  .map((one) => ({ ...one, id: one.address, chapters: [], transcript: [] }));
+const order: fc.Arbitrary<Order> = fc
+  .tuple(plain, fc.uniqueArray(entry, { selector: ({ address: at }) => at, maxLength: 8 }))
+  .map(([name, entries]) => newOrder('o', { name, entries }));
+
+/** What each format can carry. */
+const CARRIES: Record<string, (keyof Entry)[]> = {
+  rss: ['title', 'words', 'day'],
+  atom: ['title', 'words'],
+  'json-feed': ['title', 'words', 'day'],
+  xspf: ['title', 'words', 'author', 'seconds'],
+  m3u: ['title', 'seconds'],
+  csv: ['title', 'words', 'author', 'day', 'seconds'],
+};
+
+describe.each(FORMATS.map((format) => [format.id, format] as const))('%s', (id, { write }) => {
+  test('keeps what it can carry, whatever it is, and is told for what it is', () => {
+    fc.assert(
+      fc.property(order, (one) => {
+        const text = write(one);
+        if (['rss', 'atom', 'xspf'].includes(id)) expect(XMLValidator.validate(text)).toBe(true);
+        const back = readOrder(text, 'https://site.example/list');
+        if (one.entries.length === 0 && back === null) return;
+        expect(back?.format).toBe(id);
+        expect(back!.entries.map((found) => found.address)).toEqual(one.entries.map((given) => given.address));
+        for (const key of CARRIES[id]!)
+          expect(
+            back!.entries.map((found) => found[key]),
+            key,
+          ).toEqual(one.entries.map((given) => given[key]));
+      }),
+      runs(150),
+    );
+  });
+});
+
+describe('what comes in', () => {
+  const item = (inner: string): string => `<rss version="2.0"><channel><title>F</title>${inner}</channel></rss>`;
+  const read = (inner: string, base = 'https://pod.example/feed.xml') => readOrder(item(inner), base)!;
+
+  test('addresses are made whole, and what has none is left out and counted', () => {
+    const found = read(
+      '<item><title>A</title><enclosure url="/a.mp3" type="audio/mpeg" length="1"/></item><item><title>No address</title></item><item><title>C</title><link>https://pod.example/c</link></item><item><title>D</title><link>javascript:alert(1)</link></item>',
+    );
+    expect(found.entries.map((one) => one.address)).toEqual(['https://pod.example/a.mp3', 'https://pod.example/c']);
+    expect(found.left).toEqual([1, 3]);
+  });
+
+  test('markup becomes words, broken dates none, and nothing runs', () => {
+    const [one] = read(
+      '<item><title><![CDATA[<b onclick="x()">Bold</b><script>y()</script>]]></title><description>&lt;img src=x onerror=z()&gt;Said &amp;amp; done</description><pubDate>yesterday-ish</pubDate><link>https://a.example/1</link></item>',
+    ).entries;
+    expect(one).toMatchObject({ title: 'Bold', words: 'Said & done', day: '' });
+  });
+
+  test('two entries of one id stay two', () => {
+    const found = read(
+      '<item><guid>1</guid><link>https://a.example/1</link></item><item><guid>1</guid><link>https://a.example/2</link></item>',
+    );
+    expect(new Set(found.entries.map(({ id }) => id)).size).toBe(2);
+  });
+
+  test.each([
+    ['a feed cut off', '<rss version="2.0"><channel><title>F</title><item><title>A</title><link>https://a.example'],
+    [
+      'an entity that grows',
+      '<!DOCTYPE r [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><rss version="2.0"><channel><title>&b;</title></channel></rss>',
+    ],
+    ['a manifest of a stream', '#EXTM3U\n#EXT-X-TARGETDURATION:6\n#EXTINF:6,\na.ts'],
+    ['a page', '<!doctype html><p>Not found</p>'],
+    ['nothing', ''],
+    ['another JSON', '{"version":"1","chapters":[]}'],
+  ])('%s hangs nothing and brings nothing in', (_, text) => {
+    expect(readOrder(text, 'https://x.example/')?.entries ?? []).toEqual([]);
+  });
+
+  test('of five thousand entries all come in', () => {
+    const many = Array.from(
+      { length: 5000 },
+      (_, i) => `<item><title>E ${i}</title><link>https://a.example/${i}</link></item>`,
+    ).join('');
+    expect(read(many).entries.length).toBe(5000);
+  });
+});

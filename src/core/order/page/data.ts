@@ -1,0 +1,20 @@
+import type { Order } from '../order.ts';
+import type { Plays } from '../plays.ts';
+import type { PlayerWords } from './words.ts';
+
+/** What the script of the page is told, as JSON within it. */
+export interface PageData {
+  words: PlayerWords;
+  continuous: boolean;
+  loop: Order['loop'];
+  first: number;
+  download: boolean;
+  entries: {
+    title: string;
+    plays: Plays;
+    from?: number | undefined;
+    until?: number | undefined;
+    /** Whether its address does not say where it begins, so that it has to be asked. */
+    seeks: boolean;
+  }[];
+}

@@ -1,0 +1,112 @@
+import { escapeHtml } from '../../model/markup/escape.ts';
+import { showTime } from '../../model/time.ts';
+import type { HostBook } from '../../known/hosts/book.ts';
+import type { Site } from '../../model/site.ts';
+import type { Cue, Entry, Order } from '../order.ts';
+import { playsOf, type PlayNote } from '../plays.ts';
+import type { PageData } from './data.ts';
+import { SCRIPT } from './script.ts';
+import { styleOf, type PageColours } from './style.ts';
+import { playerWords, type PlayerWords } from './words.ts';
+
+/** The page that plays a running order, in the looks and the language of a site. */
+export interface OrderPage {
+  html: string;
+  /** What each entry cannot do, by its place. */
+  notes: readonly (readonly PlayNote[])[];
+}
+
+const RTL = /^(?:ar|fa|he|ur|yi|ps|sd|ug|dv)\b/i;
+/** JSON within a script element: nothing in it can end the element (HTML, section 4.12.1.3). */
+const inScript = (data: PageData): string =>
+  JSON.stringify(data).replaceAll('<', '\\u003c').replaceAll('\u2028', '\\u2028').replaceAll('\u2029', '\\u2029');
+
+/**
+ * One file without dependencies: it asks for nothing before a visitor does, reads well without its script, and plays media
+ * files itself and items of hosts in their frames.
+ */
+export function pageOf(order: Order, { book, site }: { book: HostBook; site: Site }): OrderPage {
+  const words = playerWords(site.language);
+  const played = order.entries.map((entry) => playsOf(entry, book));
+  const data: PageData = {
+    words,
+    continuous: order.continuous,
+    loop: order.loop,
+    first: Math.min(order.first, Math.max(order.entries.length - 1, 0)),
+    download: order.download,
+    entries: order.entries.map(({ title, address, from, until }, i) => ({
+      title: title || address,
+      plays: played[i]!.plays,
+      from,
+      until,
+      seeks: played[i]!.seeks,
+    })),
+  };
+  const coloursOf = (of: Site['light']): PageColours => ({ ...of, accent: order.accent ?? of.text });
+  const name = order.name || words.list;
+  const html = [
+    `<!doctype html>\n<html lang="${escapeHtml(site.language)}"${RTL.test(site.language) ? ' dir="rtl"' : ''}>`,
+    `<head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escapeHtml(name)}</title>`,
+    `<style>${styleOf(coloursOf(site.light), coloursOf(site.dark), familyOf(site))}</style></head><body>`,
+    `<main class="${order.layout}"><h1>${escapeHtml(name)}</h1>`,
+    '<div class="stage" hidden></div>',
+    `<div class="bar" hidden></div>`,
+    `<ol aria-label="${escapeHtml(words.list)}">`,
+    ...order.entries.map((entry, i) => listItem(entry, played[i]!.plays, i)),
+    '</ol>',
+    ...order.entries.flatMap((entry, i) => (entry.transcript.length > 0 ? [transcriptOf(entry, i, words)] : [])),
+    linksOf(order),
+    `</main><script type="application/json" id="order">${inScript(data)}</script><script>${SCRIPT}</script></body></html>\n`,
+  ];
+  return { html: html.join('\n'), notes: played.map(({ notes }) => notes) };
+}
+
+/** Signs that would end the style are no part of a typeface's name. */
+const familyOf = ({ typeface }: Site): string => typeface.family.replace(/[^\w\s,'"-]/g, '');
+
+function listItem(entry: Entry, plays: PageData['entries'][number]['plays'], i: number): string {
+  const length =
+    entry.until !== undefined || entry.from !== undefined
+      ? (entry.until ?? entry.seconds ?? 0) - (entry.from ?? 0)
+      : entry.seconds;
+  const told = [entry.author, entry.day, length !== undefined && length > 0 ? showTime(Math.round(length)) : ''].filter(
+    (one) => one !== '',
+  );
+  const media =
+    plays.by === 'audio' || plays.by === 'video'
+      ? `<${plays.by} controls preload="none" src="${escapeHtml(plays.src)}" aria-label="${escapeHtml(entry.title || entry.address)}"></${plays.by}>`
+      : '';
+  return (
+    `<li><a href="${escapeHtml(entry.page ?? entry.address)}" data-i="${i}">${escapeHtml(entry.title || entry.address)}` +
+    `${told.length > 0 ? `<small>${escapeHtml(told.join(' · '))}</small>` : ''}</a>${media}${chaptersOf(entry, i)}</li>`
+  );
+}
+
+const chaptersOf = ({ chapters }: Entry, i: number): string =>
+  chapters.length === 0
+    ? ''
+    : `<ul>${chapters.map(({ at, title }) => `<li><a href="#t=${at}" data-i="${i}" data-t="${at}">${showTime(at)} ${escapeHtml(title)}</a></li>`).join('')}</ul>`;
+
+const IN_PARAGRAPH = 12;
+
+/** The transcript as text: each stretch a place to jump to, a paragraph for each who speaks. */
+function transcriptOf({ title, transcript }: Entry, i: number, words: PlayerWords): string {
+  const paragraphs: Cue[][] = [];
+  for (const cue of transcript) {
+    const last = paragraphs.at(-1);
+    if (last && last.length < IN_PARAGRAPH && last[0]!.who === cue.who) last.push(cue);
+    else paragraphs.push([cue]);
+  }
+  const text = paragraphs.map(
+    (cues) =>
+      `<p>${cues[0]!.who === undefined ? '' : `<b>${escapeHtml(cues[0]!.who)}</b>`}${cues
+        .map(({ from, until, text: said }) => `<a href="#t=${from}" data-t="${from}" data-u="${until}">${escapeHtml(said)}</a>`)
+        .join(' ')}</p>`,
+  );
+  return `<details class="transcript" data-i="${i}" open><summary>${escapeHtml(words.transcript)}: ${escapeHtml(title)}</summary><div class="said" tabindex="0" role="region" aria-label="${escapeHtml(words.transcript)}: ${escapeHtml(title)}">${text.join('')}</div></details>`;
+}
+
+const linksOf = ({ links }: Order): string =>
+  links.length === 0
+    ? ''
+    : `<p class="links">${links.map(({ words, address }) => `<a href="${escapeHtml(address)}" target="_top">${escapeHtml(words)}</a>`).join(' · ')}</p>`;
