@@ -109,7 +109,7 @@ function stateFor(latest: { current: Props }): EditorState {
       ]),
       json(),
       syntaxHighlighting(ink),
-      EditorView.contentAttributes.of({ 'aria-label': 'The card as JSON', spellcheck: 'false' }),
+      EditorView.contentAttributes.of({ 'aria-label': 'The card as JSON', spellcheck: 'false', tabindex: '0' }),
       EditorView.updateListener.of(({ docChanged, transactions, state }) => {
         if (docChanged && !transactions.some((one) => one.annotation(fromOutside))) latest.current.typed(state.doc.toString());
       }),
