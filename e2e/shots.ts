@@ -64,7 +64,6 @@ async function makeOrder(page: Page, host: (name: string) => string): Promise<vo
     ].join('\n'),
   );
   await press(page, 'button', 'Add these 3 links');
-  await waitForText(page, 'A stone with a temper');
   const field = await find(page, 'textbox', 'Entry 1 until');
   await field.type('1:30');
   const preview = await page.waitForFrame(async (frame) => (await frame.$('.press')) !== null);
