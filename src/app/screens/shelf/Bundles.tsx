@@ -12,6 +12,7 @@ import type { Store } from '../../state/store.ts';
 import { changedSinceBundle, lastBundle, noteBundle } from '../../storage/bundles.ts';
 import { isFull } from '../../storage/database.ts';
 import { saveFile } from '../../ui/files.ts';
+import { listOrders } from '../../storage/orders.ts';
 import { Pane } from '../../ui/Pane.tsx';
 
 const worker = (): Worker => new Worker(new URL('../../../workers/bundle.ts', import.meta.url), { type: 'module' });
@@ -82,6 +83,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
       </div>
       <p role="status">{said}</p>
       {incoming && <Incoming steps={incoming.steps} damaged={incoming.damaged} take={(steps) => told(take(steps))} />}
+      <NotInIt />
       <Room />
     </Pane>
   );
@@ -151,6 +153,18 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
         {open.length === 0 ? 'Nothing to take' : `Take ${chosen.size} in`}
       </Button>
     </section>
+  );
+}
+
+/** Running orders do not go into bundles; who has some is told before they rely on it. */
+function NotInIt(): ReactElement | null {
+  const many = useLiveQuery(listOrders)?.orders.length ?? 0;
+  if (many === 0) return null;
+  return (
+    <p>
+      {many === 1 ? 'Your running order is' : `Your ${many} running orders are`} not in it. Save each on its own screen, by{' '}
+      <i>Save the list as</i>.
+    </p>
   );
 }
 
