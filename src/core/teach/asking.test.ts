@@ -18,6 +18,11 @@ describe('what a parameter may do', () => {
     ['l', 'true', 'loop', 'on'],
   ])('%s=%s', (name, text, setting, value) => expect(guess(name, text)[0]).toEqual({ setting, value }));
 
+  test('what a kind has no use for stands behind what it has', () => {
+    expect(guess('start', '3', 'slideshow')[0]).toEqual({ setting: 'page', value: 3 });
+    expect(guess('start', '3', 'video')[0]).toEqual({ setting: 'start', value: 3 });
+  });
+
   test('nothing is guessed of what looks like no value', () => {
     expect(guess('session', '8f3a-99-zz')).toEqual([]);
   });

@@ -1,7 +1,8 @@
 import { isLocale } from './compose.ts';
 import { parseTime } from '../model/time.ts';
 import { parseColour, type SettingValue } from '../model/values.ts';
-import { settingOf, type SettingId } from '../known/settings/list.ts';
+import { makesSense, settingOf, type SettingId } from '../known/settings/list.ts';
+import type { Kind } from '../model/kind.ts';
 
 /** What a parameter may mean: a setting, with what its value would then be. */
 export interface Guess {
@@ -104,15 +105,17 @@ export function nameScore(setting: SettingId, name: string): number {
   return plain.length > 2 && words.some((word) => word.length > 2 && (word.startsWith(plain) || plain.startsWith(word))) ? 1 : 0;
 }
 
-/** What a parameter may mean, the likeliest first: by its name, then by the shape of its value. */
-export function guess(name: string, text: string): Guess[] {
+const fitsKind = (setting: SettingId, kind: Kind | undefined): boolean => kind === undefined || makesSense(setting, kind);
+
+/** What a parameter may mean, the likeliest first: by what its kind has use for, by its name, by the shape of its value. */
+export function guess(name: string, text: string, kind?: Kind): Guess[] {
   const denied = DENIED.test(name);
   return (
     BY_NAME.flatMap(([setting]) => {
       const value = valueOf(setting, text, denied);
       return value === undefined ? [] : [{ setting, value, score: nameScore(setting, name) }];
     })
-      .sort((a, b) => b.score - a.score)
+      .sort((a, b) => Number(fitsKind(b.setting, kind)) - Number(fitsKind(a.setting, kind)) || b.score - a.score)
       // Where the name says something, what it does not speak of is left out.
       .filter(({ score: own }, _, [best]) => own > 0 || best!.score === 0)
       .slice(0, 5)

@@ -1,5 +1,6 @@
 import type { HostCard, Pack } from '../known/hosts/card.ts';
 import { splitPack } from '../known/hosts/packs.ts';
+import type { Kind } from '../model/kind.ts';
 import type { SettingId } from '../known/settings/list.ts';
 import type { DraftTarget } from './draft.ts';
 import { codedIn, type Observation } from './observe.ts';
@@ -43,9 +44,9 @@ interface Asking {
 }
 
 /** What of a difference somebody may be asked about: what is joined in one, each by itself. */
-function partsOf({ in: place, name, text }: Difference): WhatDoesPart[] {
+function partsOf({ in: place, name, text }: Difference, kind: Kind | undefined): WhatDoesPart[] {
   if (text === undefined) return [];
-  const part = (word: string, held: string): WhatDoesPart => ({ name: word, text: held, likely: guess(word, held) });
+  const part = (word: string, held: string): WhatDoesPart => ({ name: word, text: held, likely: guess(word, held, kind) });
   const object = splitPack(OBJECT, text) ?? splitPack({ ...OBJECT, base64url: true }, text);
   if (object) return object.map((member) => part(member.name, member.text));
   const words = text.split(/[,;|]/).map((one) => /^([a-z][\w-]*)(?:[:=](.+))?$/i.exec(one));
@@ -77,7 +78,7 @@ export function questionsOf(
     questions.push({
       code: 'whatDoes',
       example: codedIn(pair.observation)[0]!,
-      parts: differences.flatMap(partsOf),
+      parts: differences.flatMap((one) => partsOf(one, pair.observation.kind)),
     });
   if (asked) questions.push({ code: 'innerPart', at: '/links' });
   for (const { name, inner } of targets)
