@@ -126,12 +126,16 @@ export function find(page: Page, role: string, name: string): Promise<ElementHan
 
 /** Presses it with the mouse, once it stands still and nothing lies over it, as a person would. */
 export async function press(page: Page, role: string, name: string): Promise<void> {
-  await waitFor(`the ${role} “${name}” to be pressed`, async () => {
+  const { x, y } = await restingPlace(page, role, name);
+  await page.mouse.click(x, y);
+}
+
+/** Where something can be pressed or taken hold of, once it has come to rest. */
+export function restingPlace(page: Page, role: string, name: string): Promise<{ x: number; y: number }> {
+  return waitFor(`the ${role} “${name}” to be at rest`, async () => {
     const element = await find(page, role, name);
     await element.scrollIntoView();
-    const place = await element.evaluate(placeAtRest);
-    if (place) await page.mouse.click(place.x, place.y);
-    return place !== null;
+    return element.evaluate(placeAtRest);
   });
 }
 

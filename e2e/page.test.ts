@@ -7,6 +7,7 @@ import {
   press,
   publish,
   reload,
+  restingPlace,
   serveForeignPage,
   until,
   waitForNoText,
@@ -42,13 +43,12 @@ const goOnWithVideo = (work: (page: Page) => Promise<void>): Promise<void> =>
   });
 
 async function drag(page: Page, name: string, dx: number, dy: number): Promise<void> {
-  const handle = await find(page, 'slider', name);
-  const { x, y } = (await handle.boundingBox())!;
-  await page.mouse.move(x + 12, y + 12);
+  const { x, y } = await restingPlace(page, 'slider', name);
+  await page.mouse.move(x, y);
   await page.mouse.down();
   // The browser takes frames out of the way of the pointer with its next picture.
   await new Promise((done) => setTimeout(done, 100));
-  await page.mouse.move(x + 12 + dx, y + 12 + dy, { steps: 6 });
+  await page.mouse.move(x + dx, y + dy, { steps: 6 });
   await page.mouse.up();
 }
 

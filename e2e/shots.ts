@@ -51,6 +51,12 @@ async function makeSeveral(page: Page, host: (name: string) => string): Promise<
   await waitForText(page, 'on 1 page');
 }
 
+async function makeCard(page: Page): Promise<void> {
+  await openBook(page, '/hosts/lanternreel', 'From link to frame');
+  await press(page, 'button', 'Copy as my own');
+  await find(page, 'textbox', 'The card as JSON');
+}
+
 async function makeOrder(page: Page, host: (name: string) => string): Promise<void> {
   await goTo(page, `${new URL(page.url()).origin}/orders`);
   await press(page, 'button', 'New running order');
@@ -187,7 +193,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
   { name: 'teach', prepare: makeTeach },
   { name: 'hosts-library', prepare: makeLibrary },
-  { name: 'hosts-card', prepare: (page) => openBook(page, '/hosts/lanternreel', 'From link to frame') },
+  { name: 'hosts-card', prepare: makeCard },
   { name: 'bench-screens', prepare: makeScreens },
   { name: 'bench-cover', prepare: makeCover },
   { name: 'play-through', prepare: makeProof },
