@@ -7,6 +7,9 @@ import { plan } from '../src/core/steps/plan/plan.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../src/core/pipeline.ts';
 import type { Settings } from '../src/core/known/settings/list.ts';
 import { write } from '../src/core/steps/write/write.ts';
+import type { Example } from '../src/core/teach/examples.ts';
+import { learn } from '../src/core/teach/learn.ts';
+import { examplesOf, makeHost } from '../src/laws/hosts.ts';
 import { line } from './line.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 
@@ -170,4 +173,14 @@ const matching = (length: number, times: number) => (): void => {
 };
 const [short, long] = fastest(5, matching(40, 1000), matching(4000, 10)) as [number, number];
 line('a shape on 4,000 characters, against 40, for each of them', { figure: long / short, most: 2, unit: '×' });
+/** Of made-up hosts, how much more than ten times what ten examples take a hundred of them take, at the most. */
+const beyond = Array.from({ length: 60 }, (_, seed) => {
+  const ten = examplesOf(makeHost(seed), 6).slice(0, 10);
+  const hundred = examplesOf(makeHost(seed), 90).slice(0, 100);
+  const learning = (examples: readonly Example[]) => (): void =>
+    void (sink += learn(examples, { today: '2026-11-29' }).facts.length);
+  const [few, many] = fastest(3, learning(ten), learning(hundred)) as [number, number];
+  return many - 10 * few;
+});
+line('learning from 100 examples, beyond ten times 10, of 60 hosts', { figure: Math.max(...beyond), most: 50, unit: 'ms' });
 if (sink === 0) throw new Error('nothing was measured');

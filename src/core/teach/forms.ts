@@ -33,11 +33,27 @@ export function solve(pairs: readonly Pair[], round = 0): Solved[] {
     if (whole === null || solved.every(({ inner }) => inner.length === 0)) return solved;
   }
   if (whole) return [whole];
-  for (let i = 0; pairs.length > 2 && i < pairs.length; i++) {
-    const others = solveTogether(pairs.filter((_, k) => k !== i));
-    if (others) return [others, ...solve([pairs[i]!], round + 1)];
+  for (const odd of mayBeOdd(pairs)) {
+    const others = solveTogether(pairs.filter((pair) => pair !== odd));
+    if (others) return [others, ...solve([odd], round + 1)];
   }
   return pairs.flatMap((pair) => solveTogether([pair]) ?? []);
+}
+
+const FEW = 8;
+
+/**
+ * Pairs of which one may be what keeps the others from being made in one way. Of many, the half that is not made in one way
+ * by itself, and of that again the half: to leave out each in turn would take the square of their number.
+ */
+function mayBeOdd(pairs: readonly Pair[]): readonly Pair[] {
+  let some = pairs.length > 2 ? pairs : [];
+  while (some.length > FEW) {
+    const middle = some.length >> 1;
+    const wrong = [some.slice(0, middle), some.slice(middle)].filter((half) => solveTogether(half) === null);
+    some = wrong.length === 1 ? wrong[0]! : [];
+  }
+  return some;
 }
 
 /** Ways in which the links fall into groups of their own: by a word in the path, or by the kind of what they lead to. */
