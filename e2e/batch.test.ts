@@ -11,18 +11,13 @@ import { readSites } from '../src/standins/world.ts';
 import { choose, codeOf } from './bench.ts';
 import { find, goTo, newVisitor, press, publish, until, waitForText } from './driver.ts';
 import { dumpStore, forget, giveFile, savedBy } from './files.ts';
-import { demoLinks, useServerAndBrowser } from './world.ts';
+import { demoLinks, useServerAndBrowser, visitor } from './world.ts';
 
 /** Many links at once. */
 const world = useServerAndBrowser();
 
-async function visit(work: (page: Page) => Promise<void>): Promise<void> {
-  const { context, page } = await newVisitor(world.browser);
-  await goTo(page, `${world.server.address}/batch`);
-  await find(page, 'button', 'Make the codes');
-  await work(page);
-  await context.close();
-}
+const visit = (work: (page: Page) => Promise<void>): Promise<void> =>
+  visitor(world)('/batch', ['button', 'Make the codes'], work);
 
 /** Puts a text into the field, as a paste does. */
 async function put(page: Page, text: string): Promise<void> {

@@ -5,20 +5,15 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { readCardFiles } from '../src/standins/world.ts';
 import { bringIn, selectAll } from './bench.ts';
-import { find, goTo, newVisitor, press, reload, until, waitForText } from './driver.ts';
-import { useServerAndBrowser } from './world.ts';
+import { find, goTo, press, reload, until, waitForText } from './driver.ts';
+import { useServerAndBrowser, visitor } from './world.ts';
 
 const world = useServerAndBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'cards-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-async function visit(path: string, work: (page: Page) => Promise<void>): Promise<void> {
-  const { context, page } = await newVisitor(world.browser);
-  await goTo(page, world.server.address + path);
-  await find(page, 'heading', 'Host book');
-  await work(page);
-  await context.close();
-}
+const visit = (path: string, work: (page: Page) => Promise<void>): Promise<void> =>
+  visitor(world)(path, ['heading', 'Host book'], work);
 
 /** A card of somebody's own host, in the open format. */
 const card = (n: number): Record<string, unknown> => ({

@@ -15,19 +15,14 @@ import { pageOf } from '../src/core/order/page/page.ts';
 import { SCRIPT } from '../src/core/order/page/script.ts';
 import { readCardFiles, readSites } from '../src/standins/world.ts';
 import { findings } from './axe.ts';
-import { useServerAndBrowser } from './world.ts';
+import { useServerAndBrowser, visitor } from './world.ts';
 import { find, goTo, newVisitor, press, readClipboard, reload, serveForeignPage, until, waitForText } from './driver.ts';
 
 const world = useServerAndBrowser();
 const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;
 
-async function withOrders(work: (page: Page) => Promise<void>): Promise<void> {
-  const { context, page } = await newVisitor(world.browser);
-  await goTo(page, `${world.server.address}/orders`);
-  await find(page, 'heading', 'Running orders');
-  await work(page);
-  await context.close();
-}
+const withOrders = (work: (page: Page) => Promise<void>): Promise<void> =>
+  visitor(world)('/orders', ['heading', 'Running orders'], work);
 
 const media = (): string => `${world.host('stage.quernhill')}/media/k7wq2m9d.webm`;
 

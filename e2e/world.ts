@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
 import { launchBrowser } from './browser.ts';
-import { startServer, type Running } from './driver.ts';
+import { find, goTo, newVisitor, startServer, type Running } from './driver.ts';
 
 /** The server and a browser for all tests of a file. */
 export function useServerAndBrowser(): { server: Running; browser: Browser; host: (name: string) => string } {
@@ -20,6 +20,17 @@ export function useServerAndBrowser(): { server: Running; browser: Browser; host
   });
   return shared;
 }
+
+/** Opens an address of the application as somebody who was never there, once something of it can be found. */
+export const visitor =
+  (world: ReturnType<typeof useServerAndBrowser>) =>
+  async (path: string, there: readonly [role: string, name: string], work: (page: Page) => Promise<void>): Promise<void> => {
+    const { context, page } = await newVisitor(world.browser);
+    await goTo(page, world.server.address + path);
+    await find(page, ...there);
+    await work(page);
+    await context.close();
+  };
 
 /** The first link of every item of the sample world, at the stand-ins of this port. */
 export function demoLinks(port: number): string[] {

@@ -1,4 +1,4 @@
-import type { Spelling } from '../known/hosts/spelling.ts';
+import { PLAIN_SPELLINGS, type Spelling } from '../known/hosts/spelling.ts';
 import { spell, unspell } from '../known/hosts/spellings.ts';
 import { settingOf, type SettingId } from '../known/settings/list.ts';
 import type { SettingValue } from '../model/values.ts';
@@ -162,15 +162,6 @@ function fillOptions(shown: readonly (readonly [value: string, text: string])[],
   return () => undefined;
 }
 
-type Plain = Exclude<Spelling['form'], 'words' | 'list' | 'scaled'>;
-const FORMS_OF: Readonly<Record<string, readonly Plain[]>> = {
-  time: ['seconds', 'milliseconds', 'units', 'allUnits', 'clock', 'longClock', 'minuteClock', 'iso8601'],
-  colour: ['hex', 'hashHex', 'upperHex', 'hashUpperHex', 'rgb', 'rgbNumbers', 'colourName'],
-  count: ['numberFromOne', 'numberFromZero'],
-  length: ['numberFromOne'],
-  language: ['text', 'underscored', 'upperCase'],
-  text: ['text'],
-};
 const SCALES: Readonly<Record<string, readonly number[]>> = {
   time: [25, 24, 30, 50, 60, 10, 100, 48_000, 44_100, 1_000_000, 1 / 60],
   length: [0.01, 0.1, 10, 2.55, 1000],
@@ -181,7 +172,7 @@ const SCALES: Readonly<Record<string, readonly number[]>> = {
 function fitting(setting: SettingId, spelt: readonly Spelt[]): Spelling[] {
   const { type } = settingOf(setting).value;
   const bare: Spelling[] = [
-    ...(FORMS_OF[type] ?? []).map((form): Spelling => ({ form })),
+    ...(PLAIN_SPELLINGS[type] ?? []).map((form): Spelling => ({ form })),
     ...(SCALES[type] ?? []).map((by): Spelling => ({ form: 'scaled', by: Math.round(by * 1e6) / 1e6 })),
   ];
   const decorated = bare.flatMap((spelling) => decorate(spelling, spelt[0]!));

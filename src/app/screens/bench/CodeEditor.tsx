@@ -3,14 +3,15 @@ import { html } from '@codemirror/lang-html';
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics, type Diagnostic } from '@codemirror/lint';
 import type { Transaction } from '@codemirror/state';
-import { Annotation, EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
+import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, EditorView, keymap, WidgetType, type DecorationSet } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
-import { useEffect, useRef, type ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import type { Mark } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
 import { breaksIn } from './codeLines.ts';
 import type { CodeTrouble } from './codeTroubles.ts';
+import { fromOutside, styleNonce, undoKeys, useEditor } from '../../ui/useEditor.ts';
 
 export interface CodeEditorProps {
   text: string;
@@ -33,9 +34,6 @@ const ink = HighlightStyle.define([
   { tag: [tags.attributeName, tags.angleBracket, tags.definitionOperator], color: 'var(--quiet)' },
   { tag: tags.comment, color: 'var(--quiet)', fontStyle: 'italic' },
 ]);
-
-/** A change that came from outside is no edit of the publisher's. */
-const fromOutside = Annotation.define<boolean>();
 
 const lay = StateEffect.define<{ map: readonly Mark[]; pointed: Origin | null }>();
 /** Which stretch of the code comes from which setting, as marks that can be pointed at. */
@@ -90,29 +88,18 @@ const originAt = ({ target }: Event): Origin | null =>
 
 /** The code as an editor: typing changes the settings, settings change the code, and what is typed is never corrected. */
 export function CodeEditor(props: CodeEditorProps): ReactElement {
-  const place = useRef<HTMLDivElement>(null);
-  const view = useRef<EditorView | null>(null);
-  const latest = useRef(props);
-  useEffect(() => {
-    latest.current = props;
-  });
-
-  useEffect(() => {
-    const editor = new EditorView({ parent: place.current!, state: stateFor(latest) });
-    view.current = editor;
-    return () => editor.destroy();
-  }, []);
+  const { place, view } = useEditor(props, stateFor);
 
   const { text, map, pointed, troubles } = props;
   useEffect(() => {
     const editor = view.current!;
     const changes = difference(editor.state.doc.toString(), text);
     editor.dispatch({ ...(changes && { changes }), effects: lay.of({ map, pointed }), annotations: [fromOutside.of(true)] });
-  }, [text, map, pointed]);
+  }, [text, map, pointed, view]);
   useEffect(() => {
     const editor = view.current!;
     editor.dispatch(setDiagnostics(editor.state, troubles.map(toDiagnostic(editor.state.doc.length))));
-  }, [troubles]);
+  }, [troubles, view]);
 
   return <div ref={place} className="code-text" />;
 }
@@ -142,22 +129,12 @@ function difference(before: string, after: string): { from: number; to: number; 
 }
 
 function stateFor(latest: { current: CodeEditorProps }): EditorState {
-  const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
-  const act = (what: 'undo' | 'redo') => (): boolean => {
-    latest.current[what]();
-    return true;
-  };
   return EditorState.create({
     doc: latest.current.text,
     extensions: [
-      ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+      ...styleNonce(),
       // Undo is that of the whole Bench, so it goes before the editor's own keys.
-      keymap.of([
-        { key: 'Mod-z', run: act('undo') },
-        { key: 'Mod-Shift-z', run: act('redo') },
-        { key: 'Mod-y', run: act('redo') },
-        ...defaultKeymap,
-      ]),
+      keymap.of([...undoKeys({ undo: () => latest.current.undo(), redo: () => latest.current.redo() }), ...defaultKeymap]),
       EditorView.lineWrapping,
       html(),
       syntaxHighlighting(ink),

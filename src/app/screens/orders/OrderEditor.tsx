@@ -1,12 +1,13 @@
 import { Button } from '@mui/material';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { LAYOUTS, LOOPS, orderSchema, withNews, type Order } from '../../../core/order/order.ts';
+import { orderSchema, withNews, type Order } from '../../../core/order/order.ts';
 import { pageOf } from '../../../core/order/page/page.ts';
 import { LAYOUT_WORDS, LOOP_WORDS, sayNews } from '../../../messages/order.ts';
 import { selectBook, selectSite } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { removeOrder, saveOrder } from '../../storage/orders.ts';
+import { Choice } from '../../ui/Choice.tsx';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { AddEntries } from './AddEntries.tsx';
 import { Entries } from './Entries.tsx';
@@ -55,26 +56,8 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
       </section>
       <section className="order-page" aria-label="The page">
         <div className="order-how">
-          <label>
-            Layout{' '}
-            <select value={draft.layout} onChange={({ target }) => change({ layout: target.value as Order['layout'] })}>
-              {LAYOUTS.map((one) => (
-                <option key={one} value={one}>
-                  {LAYOUT_WORDS[one]}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label>
-            At the end{' '}
-            <select value={draft.loop} onChange={({ target }) => change({ loop: target.value as Order['loop'] })}>
-              {LOOPS.map((one) => (
-                <option key={one} value={one}>
-                  {LOOP_WORDS[one]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice label="Layout" value={draft.layout} words={LAYOUT_WORDS} change={(layout) => change({ layout })} />
+          <Choice label="At the end" value={draft.loop} words={LOOP_WORDS} change={(loop) => change({ loop })} />
           <label className="tick">
             <input type="checkbox" checked={draft.continuous} onChange={({ target }) => change({ continuous: target.checked })} />
             Goes on by itself

@@ -4,7 +4,7 @@ import { makeBook } from '../../../core/known/hosts/book.ts';
 import type { HostCard } from '../../../core/known/hosts/card.ts';
 import type { MovedEdge } from '../../../core/teach/edges.ts';
 import type { SaidPart } from '../../../core/teach/parts.ts';
-import { KINDS, type Kind } from '../../../core/model/kind.ts';
+import type { Kind } from '../../../core/model/kind.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import type { Fact } from '../../../core/teach/facts.ts';
 import { frameOf } from '../../../core/teach/reproduce.ts';
@@ -12,6 +12,7 @@ import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { CERTAINTY_WORDS, sayFrom, saySpelt } from '../../../messages/teach.ts';
 import { LinkDrawing } from '../../card/LinkDrawing.tsx';
 import { Taken } from '../../card/Taken.tsx';
+import { Choice } from '../../ui/Choice.tsx';
 
 interface Props {
   card: HostCard;
@@ -37,16 +38,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
         <label>
           Name of the host <input value={name} placeholder={card.name} onChange={(event) => call(event.target.value)} />
         </label>
-        <label>
-          Kind{' '}
-          <select value={Object.values(card.targets)[0]!.kind} onChange={(event) => judge(event.target.value as Kind)}>
-            {KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {KIND_WORDS[kind]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice label="Kind" value={Object.values(card.targets)[0]!.kind} words={KIND_WORDS} change={judge} />
       </div>
       {links.map((link) => {
         const [example] = link.examples;

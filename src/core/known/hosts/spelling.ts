@@ -55,3 +55,13 @@ export const spelling = z.discriminatedUnion('form', [
 ]);
 
 export type Spelling = z.infer<typeof spelling>;
+
+/** Spellings that need nothing but their name, by the type of a setting, the plainest first. */
+export const PLAIN_SPELLINGS: Readonly<Record<string, readonly Exclude<Spelling['form'], 'words' | 'list' | 'scaled'>[]>> = {
+  time: ['seconds', 'milliseconds', 'units', 'allUnits', 'clock', 'longClock', 'minuteClock', 'iso8601'],
+  colour: ['hex', 'hashHex', 'upperHex', 'hashUpperHex', 'rgb', 'rgbNumbers', 'colourName'],
+  count: ['numberFromOne', 'numberFromZero'],
+  length: ['numberFromOne'],
+  language: ['text', 'underscored', 'upperCase'],
+  text: ['text'],
+};

@@ -3,12 +3,13 @@ import { defaultKeymap } from '@codemirror/commands';
 import { json } from '@codemirror/lang-json';
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics } from '@codemirror/lint';
-import { Annotation, EditorState } from '@codemirror/state';
+import { EditorState } from '@codemirror/state';
 import { EditorView, keymap } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
-import { useEffect, useImperativeHandle, useRef, type ReactElement, type Ref } from 'react';
+import { useEffect, useImperativeHandle, type ReactElement, type Ref } from 'react';
 import type { PlacedProblem } from './cardText.ts';
 import { completionsAt } from './completions.ts';
+import { fromOutside, styleNonce, undoKeys, useEditor } from '../../../ui/useEditor.ts';
 
 export interface CardJsonHandle {
   /** Shows a stretch of the text, with the cursor on it. */
@@ -24,7 +25,6 @@ interface Props {
   ref: Ref<CardJsonHandle>;
 }
 
-const fromOutside = Annotation.define<boolean>();
 const ink = HighlightStyle.define([
   { tag: tags.propertyName, color: 'var(--green)' },
   { tag: [tags.number, tags.bool, tags.null], color: 'var(--amber)' },
@@ -33,17 +33,7 @@ const ink = HighlightStyle.define([
 
 /** The card as its JSON, with what is wrong marked in place, and the words of the format offered while it is typed. */
 export function CardJson(props: Props): ReactElement {
-  const place = useRef<HTMLDivElement>(null);
-  const view = useRef<EditorView | null>(null);
-  const latest = useRef(props);
-  useEffect(() => {
-    latest.current = props;
-  });
-  useEffect(() => {
-    const editor = new EditorView({ parent: place.current!, state: stateFor(latest) });
-    view.current = editor;
-    return () => editor.destroy();
-  }, []);
+  const { place, view } = useEditor(props, stateFor);
   const { text, problems, ref } = props;
   useEffect(() => {
     const editor = view.current!;
@@ -57,7 +47,7 @@ export function CardJson(props: Props): ReactElement {
       message,
     }));
     editor.dispatch(setDiagnostics(editor.state, marks));
-  }, [text, problems]);
+  }, [text, problems, view]);
   useImperativeHandle(ref, () => ({
     show: (at, length) => {
       const editor = view.current!;
@@ -89,21 +79,14 @@ function complete({ state, pos, explicit }: CompletionContext): CompletionResult
 }
 
 function stateFor(latest: { current: Props }): EditorState {
-  const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
-  const act = (what: 'undo' | 'redo') => (): boolean => {
-    latest.current[what]();
-    return true;
-  };
   return EditorState.create({
     doc: latest.current.text,
     extensions: [
-      ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+      ...styleNonce(),
       autocompletion({ override: [complete], icons: false }),
       // Undo is that of drawing and text together, so it goes before the editor's own keys.
       keymap.of([
-        { key: 'Mod-z', run: act('undo') },
-        { key: 'Mod-Shift-z', run: act('redo') },
-        { key: 'Mod-y', run: act('redo') },
+        ...undoKeys({ undo: () => latest.current.undo(), redo: () => latest.current.redo() }),
         ...completionKeymap,
         ...defaultKeymap,
       ]),

@@ -2,6 +2,7 @@ import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { PLAYER_FIELDS, type HostCard, type PlayerMessages } from '../../../../core/known/hosts/card.ts';
 import { ENCODING_WORDS, EVENT_WORDS, FIELD_WORDS } from '../../../../messages/cardEditor.ts';
+import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { RowEnds } from './RowEnds.tsx';
@@ -30,16 +31,7 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
     <section aria-label="Player messages">
       <h3>Player messages</h3>
       <div className="editor-fields">
-        <label className="draft-field">
-          <span>A message is</span>
-          <select value={player.encoding} onChange={({ target }) => set({ encoding: target.value })}>
-            {Object.entries(ENCODING_WORDS).map(([encoding, words]) => (
-              <option key={encoding} value={encoding}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice label="A message is" value={player.encoding} words={ENCODING_WORDS} change={(encoding) => set({ encoding })} />
         <DraftField label="Its name stands at" value={player.event} change={(event) => set({ event })} />
       </div>
       {events.map(([word, meaning], i) => (
@@ -49,16 +41,12 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
             value={word}
             change={(text) => set({ events: Object.fromEntries(events.with(i, [text, meaning])) })}
           />
-          <label className="draft-field">
-            <span>means that it</span>
-            <select value={meaning} onChange={({ target }) => set({ events: { ...player.events, [word]: target.value } })}>
-              {Object.entries(EVENT_WORDS).map(([event, words]) => (
-                <option key={event} value={event}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label="means that it"
+            value={meaning}
+            words={EVENT_WORDS}
+            change={(event) => set({ events: { ...player.events, [word]: event } })}
+          />
           <RowEnds what={`the name ${word}`} remove={() => set({ events: without(player.events, word) })} />
         </div>
       ))}

@@ -2,11 +2,12 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { isHonoured } from '../../../../core/known/hosts/compile.ts';
 import type { HonouredSetting, HostCard } from '../../../../core/known/hosts/card.ts';
-import type { Spelling } from '../../../../core/known/hosts/spelling.ts';
+import { PLAIN_SPELLINGS, type Spelling } from '../../../../core/known/hosts/spelling.ts';
 import { SETTINGS, settingOf, type SettingId } from '../../../../core/known/settings/list.ts';
 import { PLACE_WORDS } from '../../../../messages/cardEditor.ts';
 import { sayOption } from '../../../../messages/en.ts';
 import { FORM_WORDS, saySpelt } from '../../../../messages/teach.ts';
+import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 
@@ -119,31 +120,12 @@ function Spelt({ id, spelling, set }: { id: SettingId; spelling: Spelling; set: 
     );
   }
   const forms = spellingsOf(id);
-  return (
-    <label className="draft-field">
-      <span>spelt as</span>
-      <select value={spelling.form} onChange={({ target }) => set({ form: target.value })}>
-        {(forms.includes(spelling.form) ? forms : [...forms, spelling.form]).map((form) => (
-          <option key={form} value={form}>
-            {FORM_WORDS[form] ?? form}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
+  const shown = forms.includes(spelling.form) ? forms : [...forms, spelling.form];
+  const words = Object.fromEntries(shown.map((form) => [form, FORM_WORDS[form] ?? form]));
+  return <Choice label="spelt as" value={spelling.form} words={words} change={(form) => set({ form })} />;
 }
 
-/** Spellings that need nothing but their name, by the type of a setting. */
-const FORMS: Readonly<Record<string, readonly Spelling['form'][]>> = {
-  time: ['seconds', 'milliseconds', 'units', 'allUnits', 'clock', 'longClock', 'minuteClock', 'iso8601'],
-  colour: ['hex', 'hashHex', 'upperHex', 'hashUpperHex', 'rgb', 'rgbNumbers', 'colourName'],
-  count: ['numberFromOne', 'numberFromZero'],
-  length: ['numberFromOne'],
-  language: ['text', 'underscored', 'upperCase'],
-  text: ['text'],
-};
-
-const spellingsOf = (id: SettingId): readonly Spelling['form'][] => FORMS[settingOf(id).value.type] ?? ['text'];
+const spellingsOf = (id: SettingId): readonly Spelling['form'][] => PLAIN_SPELLINGS[settingOf(id).value.type] ?? ['text'];
 
 function usualSpelling(id: SettingId): unknown {
   const { value } = settingOf(id);

@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import type { HostCard, OriginGroup, Target } from '../../../../core/known/hosts/card.ts';
-import { KINDS } from '../../../../core/model/kind.ts';
 import { ACCESS_WORDS, FIT_WORDS, ORIGIN_WORDS } from '../../../../messages/cardEditor.ts';
 import { KIND_WORDS } from '../../../../messages/kinds.ts';
+import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { RowEnds } from './RowEnds.tsx';
@@ -83,16 +83,7 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
     <section aria-label={`What is made: ${name}`}>
       <h3>What is made: {name}</h3>
       <div className="editor-fields">
-        <label className="draft-field">
-          <span>Kind</span>
-          <select value={target.kind} onChange={(event) => set({ kind: event.target.value })}>
-            {KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {KIND_WORDS[kind]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice label="Kind" value={target.kind} words={KIND_WORDS} change={(kind) => set({ kind })} />
         {target.frame !== undefined && (
           <DraftField long label="Frame address" value={target.frame} change={(frame) => set({ frame })} />
         )}
@@ -107,16 +98,7 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
         const put = (next: Partial<typeof one>): string | null => set({ access: access.with(i, { ...one, ...next }) });
         return (
           <div key={i} className="editor-fields">
-            <label className="draft-field">
-              <span>Condition {i + 1}</span>
-              <select value={one.needs} onChange={(event) => put({ needs: event.target.value as typeof one.needs })}>
-                {Object.entries(ACCESS_WORDS).map(([needs, words]) => (
-                  <option key={needs} value={needs}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice label={`Condition ${i + 1}`} value={one.needs} words={ACCESS_WORDS} change={(needs) => put({ needs })} />
             <DraftField long label="What it says" value={one.words} change={(words) => put({ words })} />
             <DraftField long label="What helps" value={one.remedy} change={(remedy) => put({ remedy })} />
             <RowEnds what={`condition ${i + 1}`} remove={() => set({ access: access.filter((_, k) => k !== i) })} />
