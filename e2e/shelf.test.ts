@@ -173,9 +173,9 @@ test('a small picture that comes late is shown when it comes', () =>
     await asked;
     await toShelf(page, '1 embed');
     await new Promise((done) => setTimeout(done, 500));
-    expect(await page.$$('.shelf-face img')).toEqual([]);
+    expect(await page.$$('.shelf-thumbnail img')).toEqual([]);
     comes();
-    await page.waitForSelector('.shelf-face img');
+    await page.waitForSelector('.shelf-thumbnail img');
   }));
 
 describe('a store without room', () => {
@@ -199,7 +199,7 @@ describe('a store without room', () => {
     visit(async (page) => {
       await make(page, SLUICE, 'Opening the sluice');
       await toShelf(page, '1 embed');
-      await page.waitForSelector('.shelf-face img');
+      await page.waitForSelector('.shelf-thumbnail img');
       const before = await embeds(page);
       await press(page, 'link', 'Bench');
       await fill(page, true);
@@ -283,7 +283,7 @@ describe('a bundle', () => {
       await copyCode(page);
       await make(page, FERRY, 'The ferry');
       await toShelf(page, '2 embeds');
-      await until(page, () => document.querySelectorAll('.shelf-face img').length === 2);
+      await until(page, () => document.querySelectorAll('.shelf-thumbnail img').length === 2);
       await press(page, 'button', 'Theme');
       const theme = await page.evaluate(() => document.documentElement.dataset.theme);
       await press(page, 'button', 'Backup');

@@ -17,12 +17,12 @@ import { Unbroken } from './ui/Unbroken.tsx';
 import { makeStore } from './state/store.ts';
 import { storageFound } from './state/view.ts';
 import { watchOpening } from './storage/database.ts';
-import { loadWorld } from './state/world.ts';
+import { ONCE, server } from './state/server.ts';
 
 const store = makeStore();
 startAutosave(store);
 listenForShortcuts(store);
-void store.dispatch(loadWorld());
+void store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
 followOwn(store);
 watchOpening((trouble) => store.dispatch(storageFound(trouble)));
 startDays(store);

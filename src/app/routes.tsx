@@ -1,6 +1,6 @@
 import { Suspense, type ReactElement } from 'react';
 import { Route, Routes } from 'react-router';
-import { House } from './House.tsx';
+import { Layout } from './Layout.tsx';
 import { Bench } from './screens/bench/Bench.tsx';
 import { lazily } from './ui/lazily.ts';
 import { NotLoaded } from './ui/NotLoaded.tsx';
@@ -17,7 +17,7 @@ const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>
 /** Every view has an address of its own. */
 export const Screens = (): ReactElement => (
   <Routes>
-    <Route path="/" element={<House />}>
+    <Route path="/" element={<Layout />}>
       <Route index element={<Bench />} />
       <Route path="bench/:id" element={<Bench />} />
       <Route path="shelf" element={shown(<Shelf />)} />

@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { makeBatch } from '../core/many/batch/batch.ts';
-import { filesOut, tableOut } from '../core/many/batch/out.ts';
+import { filesOfCodes, tableWithCodes } from '../core/many/batch/out.ts';
 import { rowOut, type Answer, type BatchSettings } from '../core/many/batch/row.ts';
 import type { Site } from '../core/model/site.ts';
 import { styleSchema, type HouseStyle } from '../core/known/styles/style.ts';
@@ -35,9 +35,9 @@ export async function batch(file: string, options: Options): Promise<number> {
   const known = options.ask === undefined ? undefined : await askHosts(text, settings, options);
   const { table, made } = makeBatch(text, 'row', settings, known);
   const rows = made.map((row) => rowOut(row, sayRow(row)));
-  const csv = tableOut(table, rows, ROW_STATES);
+  const csv = tableWithCodes(table, rows, ROW_STATES);
   if (options.out === undefined) process.stdout.write(csv);
-  else write(options.out, { ...filesOut(rows), 'batch.csv': csv });
+  else write(options.out, { ...filesOfCodes(rows), 'batch.csv': csv });
   const stuck = rows.flatMap(({ state, told }, i) => (state === 'person' ? [`row ${i + 1}: ${told.join(' ')}`] : []));
   stuck.forEach((line) => console.error(line));
   return stuck.length > 0 ? 1 : 0;

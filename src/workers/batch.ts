@@ -1,7 +1,8 @@
+import { expose } from 'comlink';
 import { strToU8, zipSync } from 'fflate';
 import { UNASKED } from '../core/many/batch/batch.ts';
 import { recogniseColumns, type Role } from '../core/many/batch/columns.ts';
-import { filesOut, pageOut, tableOut } from '../core/many/batch/out.ts';
+import { filesOfCodes, pageOfCodes, tableWithCodes } from '../core/many/batch/out.ts';
 import {
   makeRow,
   mayAsk,
@@ -24,7 +25,7 @@ import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { isFull } from '../app/storage/database.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
 import { askPolitely } from './askPolitely.ts';
-import { ROW_ORDER, type BatchAsked, type BatchBegun, type BatchTold } from './messages.ts';
+import { ROW_ORDER, type BatchBegun, type BatchEnd, type BatchFile, type BatchMaker, type BatchTold } from './messages.ts';
 
 /** Reads, makes, checks and writes many rows, away from the screen's own thread, a few at a time so that it can be told to stop. */
 const AT_ONCE = 100;
@@ -49,13 +50,11 @@ interface Batch {
   answers: Map<number, Answer>;
   /** Rows whose hosts could not be asked. */
   unasked: Set<number>;
+  tell: (told: BatchTold) => void;
+  /** The report that comes soon. */
+  due: ReturnType<typeof setTimeout> | undefined;
 }
 
-let batch: Batch | null = null;
-let running: AbortController | null = null;
-let due: ReturnType<typeof setTimeout> | undefined;
-
-const tell = (told: BatchTold): void => postMessage(told);
 /** Lets messages in. Timers that follow one another are held back by browsers, messages are not. */
 const pause = (): Promise<void> =>
   new Promise((done) => {
@@ -67,72 +66,97 @@ const pause = (): Promise<void> =>
     port2.postMessage(null);
   });
 
-addEventListener('message', ({ data }: MessageEvent<BatchAsked>) => {
-  if ('begin' in data) void begin(data.begin);
-  else if ('cancel' in data) running?.abort();
-  else if ('askAgain' in data) void goOn();
-  else if (batch) answer(batch, data);
-});
-
-/** Asks once more for the rows that could not be asked. */
-async function goOn(): Promise<void> {
-  if (!batch) return;
-  const mine = (running = new AbortController());
-  const rows = [...batch.unasked];
-  batch.unasked.clear();
-  await askHosts(batch, mine.signal, rows);
-  if (running !== mine) return;
-  report(batch);
-  tell({ ended: mine.signal.aborted ? 'cancelled' : 'done' });
+/** A worker makes one batch. */
+function makeBatch(): BatchMaker {
+  let begun: Batch | null = null;
+  let running: AbortController | null = null;
+  const current = (): Batch => {
+    if (!begun) throw new Error('The batch has not begun.');
+    return begun;
+  };
+  /** Runs until it is done or cancelled; what ran before is cancelled. */
+  const run = async (work: (signal: AbortSignal) => Promise<Batch>): Promise<BatchEnd> => {
+    running?.abort();
+    const { signal } = (running = new AbortController());
+    report(await work(signal));
+    return signal.aborted ? 'cancelled' : 'done';
+  };
+  return {
+    begin: (given, tell) =>
+      run(async (signal) => {
+        const batch = (begun = newBatch(given, tell));
+        await makeAll(batch, signal);
+        if (given.asks && !signal.aborted) await askHosts(batch, signal);
+        return batch;
+      }),
+    cancel: () => running?.abort(),
+    askAgain: () =>
+      run(async (signal) => {
+        const batch = current();
+        const rows = [...batch.unasked];
+        batch.unasked.clear();
+        await askHosts(batch, signal, rows);
+        return batch;
+      }),
+    change: (change, rows) => {
+      const batch = current();
+      for (const row of rows) {
+        const before = batch.laid.get(row);
+        batch.laid.set(row, before ? { ...before, ...change } : change);
+        make(batch, row);
+      }
+      report(batch);
+    },
+    replace: (work, row) => {
+      const batch = current();
+      batch.replaced.set(row, work);
+      batch.laid.delete(row);
+      make(batch, row);
+      report(batch);
+    },
+    show: (wanted) => {
+      const { rows } = current();
+      return wanted.flatMap((row) => (rows[row] ? [{ ...rows[row], row }] : []));
+    },
+    open: (row) => workFor(current(), row),
+    write: (kind, title) => written(current(), kind, title),
+    shelve: (now) => shelve(current(), now),
+  };
 }
 
-function answer(
-  current: Batch,
-  asked: Exclude<BatchAsked, { begin: unknown } | { cancel: unknown } | { askAgain: unknown }>,
-): void {
-  if ('show' in asked) {
-    const { rows } = current;
-    tell({ shown: asked.show.flatMap((row) => (rows[row] ? [{ ...rows[row], row }] : [])) });
-  } else if ('open' in asked) tell({ opened: workFor(current, asked.open) });
-  else if ('change' in asked) {
-    for (const row of asked.rows) {
-      const before = current.laid.get(row);
-      current.laid.set(row, before ? { ...before, ...asked.change } : asked.change);
-      make(current, row);
-    }
-    report(current);
-  } else if ('replace' in asked) {
-    current.replaced.set(asked.row, asked.replace);
-    current.laid.delete(asked.row);
-    make(current, asked.row);
-    report(current);
-  } else if ('out' in asked) tell({ kind: asked.out, file: written(current, asked.out, asked.title) });
-  else void shelve(current, asked.shelve);
-}
-
-async function begin(begun: BatchBegun): Promise<void> {
-  running?.abort();
-  const mine = (running = new AbortController());
+function newBatch(begun: BatchBegun, tell: (told: BatchTold) => void): Batch {
   const table = readTable(begun.text);
   const roles = begun.roles ? [...begun.roles] : recogniseColumns(table);
-  const { sites, styles, site, forAll, today, id } = begun;
-  const settings: BatchSettings = { book: makeBook(begun.cards), sites, styles, site, forAll, today };
-  const states = new Uint8Array(table.rows.length);
-  const counts = { coded: 0, asked: 0, toAsk: 0 };
-  const changed = { laid: new Map(), replaced: new Map(), answers: new Map(), unasked: new Set<number>() };
-  const current: Batch = { table, roles, settings, providers: begun.providers, id, rows: [], states, ...counts, ...changed };
-  batch = current;
+  const { sites, styles, site, forAll, today, id, providers } = begun;
   const { from, head, rows } = table;
   tell({ table: { from, head, roles, sample: rows.slice(0, 3), count: rows.length } });
-  for (let at = 0; at < rows.length && !mine.signal.aborted; at += AT_ONCE) {
-    for (let row = at; row < Math.min(rows.length, at + AT_ONCE); row++) make(current, row);
-    reportSoon(current);
+  return {
+    table,
+    roles,
+    settings: { book: makeBook(begun.cards), sites, styles, site, forAll, today },
+    providers,
+    id,
+    rows: [],
+    states: new Uint8Array(rows.length),
+    coded: 0,
+    asked: 0,
+    toAsk: 0,
+    laid: new Map(),
+    replaced: new Map(),
+    answers: new Map(),
+    unasked: new Set(),
+    tell,
+    due: undefined,
+  };
+}
+
+async function makeAll(batch: Batch, signal: AbortSignal): Promise<void> {
+  const count = batch.table.rows.length;
+  for (let at = 0; at < count && !signal.aborted; at += AT_ONCE) {
+    for (let row = at; row < Math.min(count, at + AT_ONCE); row++) make(batch, row);
+    reportSoon(batch);
     await pause();
   }
-  if (begun.asks && !mine.signal.aborted) await askHosts(current, mine.signal);
-  if (running !== mine) return;
-  report(current);
-  tell({ ended: mine.signal.aborted ? 'cancelled' : 'done' });
 }
 
 const cellsFor = ({ table, roles, settings }: Batch, row: number) => readCells(table.rows[row]!, roles, settings.sites);
@@ -187,31 +211,34 @@ async function askHosts(current: Batch, signal: AbortSignal, wanted = [...curren
   });
 }
 
-function reportSoon(current: Batch): void {
-  due ??= setTimeout(() => report(current), BETWEEN);
+function reportSoon(batch: Batch): void {
+  batch.due ??= setTimeout(() => report(batch), BETWEEN);
 }
 
-function report({ states, rows, coded, asked, toAsk, unasked }: Batch): void {
-  clearTimeout(due);
-  due = undefined;
-  tell({ progress: { states: states.slice(), done: rows.length, coded, asked, toAsk, unasked: unasked.size } });
+function report(batch: Batch): void {
+  clearTimeout(batch.due);
+  batch.due = undefined;
+  const { states, rows, coded, asked, toAsk, unasked } = batch;
+  batch.tell({ progress: { states: states.slice(), done: rows.length, coded, asked, toAsk, unasked: unasked.size } });
 }
 
-function written({ table, rows }: Batch, kind: 'csv' | 'html' | 'zip', title: string): string | Uint8Array<ArrayBuffer> {
-  if (kind === 'csv') return tableOut(table, rows, ROW_STATES);
-  if (kind === 'html') return pageOut(rows, title);
-  return zipSync(Object.fromEntries(Object.entries(filesOut(rows)).map(([name, text]) => [name, strToU8(text)])));
+function written({ table, rows }: Batch, kind: BatchFile, title: string): string | Uint8Array<ArrayBuffer> {
+  if (kind === 'csv') return tableWithCodes(table, rows, ROW_STATES);
+  if (kind === 'html') return pageOfCodes(rows, title);
+  return zipSync(Object.fromEntries(Object.entries(filesOfCodes(rows)).map(([name, text]) => [name, strToU8(text)])));
 }
 
-async function shelve(current: Batch, now: number): Promise<void> {
+async function shelve(current: Batch, now: number): Promise<number | 'full' | 'store'> {
   try {
     const ready = current.rows.flatMap(({ code }, row) => (code === '' ? [] : [madeFor(current, row)]));
     await replaceWorks(
       ready.map(({ made, tags }) => ({ ...made, tags })),
       now,
     );
-    tell({ shelved: ready.length });
+    return ready.length;
   } catch (error) {
-    tell({ failed: isFull(error) ? 'full' : 'store' });
+    return isFull(error) ? 'full' : 'store';
   }
 }
+
+expose(makeBatch());

@@ -46,24 +46,28 @@ export interface BatchBegun {
   id: string;
 }
 
-/** What is asked of the worker that makes batches. */
-export type BatchAsked =
-  | { begin: BatchBegun }
+/** What the worker that makes batches can be asked. It tells how far it is by itself, through what it was begun with. */
+export interface BatchMaker {
+  begin: (begun: BatchBegun, tell: (told: BatchTold) => void) => Promise<BatchEnd>;
   /** Stops after the row in hand; what was made stays. */
-  | { cancel: true }
+  cancel: () => void;
   /** Goes on with the rows whose hosts could not be asked. */
-  | { askAgain: true }
+  askAgain: () => Promise<BatchEnd>;
   /** Settings for some rows, by their numbers from 0. */
-  | { change: SettingsFix; rows: readonly number[] }
+  change: (change: SettingsFix, rows: readonly number[]) => void;
   /** A row as it came back from the Bench. */
-  | { replace: Work; row: number }
+  replace: (work: Work, row: number) => void;
   /** Rows that are in sight. */
-  | { show: readonly number[] }
+  show: (rows: readonly number[]) => BatchRow[];
   /** The work of a row, for the Bench. */
-  | { open: number }
-  | { out: 'csv' | 'html' | 'zip'; title: string }
-  /** To the Shelf: all that have code, or none. */
-  | { shelve: number };
+  open: (row: number) => Work;
+  write: (kind: BatchFile, title: string) => string | Uint8Array<ArrayBuffer>;
+  /** To the Shelf: all that have code, or none; the number of those, or why there is none. */
+  shelve: (now: number) => Promise<number | 'full' | 'store'>;
+}
+
+export type BatchFile = 'csv' | 'html' | 'zip';
+export type BatchEnd = 'done' | 'cancelled';
 
 /** A row as the screen shows it. */
 export type BatchRow = RowOut & { row: number };
@@ -84,13 +88,7 @@ export interface BatchProgress {
 /** In this order they are shown. */
 export const ROW_ORDER = ['person', 'look', 'done'] as const satisfies readonly RowOut['state'][];
 
-/** What the worker tells. */
+/** What a batch tells by itself. */
 export type BatchTold =
   | { table: { from: Table['from']; head: string[] | null; roles: (Role | null)[]; sample: string[][]; count: number } }
-  | { progress: BatchProgress }
-  | { shown: BatchRow[] }
-  | { opened: Work }
-  | { ended: 'done' | 'cancelled' }
-  | { file: Uint8Array<ArrayBuffer> | string; kind: 'csv' | 'html' | 'zip' }
-  | { shelved: number }
-  | { failed: 'full' | 'store' };
+  | { progress: BatchProgress };

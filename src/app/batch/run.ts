@@ -1,9 +1,11 @@
+import { proxy, type Remote } from 'comlink';
 import { z } from 'zod';
 import type { Role } from '../../core/many/batch/columns.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { workSchema } from '../../core/keeping/shelf/work.ts';
 import type { Work } from '../../core/keeping/shelf/work.ts';
-import type { BatchAsked, BatchBegun, BatchProgress, BatchRow, BatchTold } from '../../workers/messages.ts';
+import type { BatchBegun, BatchEnd, BatchFile, BatchMaker, BatchProgress, BatchRow, BatchTold } from '../../workers/messages.ts';
+import { openWorker, type Opened } from '../askWorker.ts';
 import { database } from '../storage/database.ts';
 import { findEmbeds } from '../storage/embeds.ts';
 
@@ -43,19 +45,11 @@ export async function findBatch(): Promise<KeptBatch | undefined> {
 const NO_PROGRESS: BatchProgress = { states: new Uint8Array(), done: 0, coded: 0, asked: 0, toAsk: 0, unasked: 0 };
 const EMPTY: BatchState = { phase: 'empty', table: null, progress: NO_PROGRESS, inSight: new Map(), said: null };
 
-interface Waiting<Answer> {
-  done: (answer: Answer) => void;
-  fail: (error: Error) => void;
-}
-
 /** The one batch of this window. It goes on while other screens are looked at. */
 class Run {
-  private worker: Worker | null = null;
+  private worker: Opened<BatchMaker> | null = null;
   private state: BatchState = EMPTY;
   private readonly watchers = new Set<() => void>();
-  /** Who waits for a work, or for a file, in the order in which the worker was asked. */
-  private readonly works: Waiting<Work>[] = [];
-  private readonly files: Waiting<string | Uint8Array<ArrayBuffer>>[] = [];
   /** Rows that were opened on the Bench, and may have come back otherwise. */
   private readonly onBench = new Map<string, number>();
 
@@ -66,45 +60,42 @@ class Run {
   look = (): BatchState => this.state;
 
   begin(begun: BatchBegun): void {
-    this.end('The batch was begun anew.');
-    this.worker = new Worker(new URL('../../workers/batch.ts', import.meta.url), { type: 'module' });
-    this.worker.onmessage = ({ data }: MessageEvent<BatchTold>) => this.take(data);
-    this.worker.onerror = ({ message }) => {
-      this.end(message);
-      this.change({ phase: 'cancelled', said: { code: 'broken' } });
-    };
+    this.worker?.end();
+    this.worker = openWorker(new Worker(new URL('../../workers/batch.ts', import.meta.url), { type: 'module' }));
     this.onBench.clear();
     this.change({ ...EMPTY, phase: 'running' });
-    this.ask({ begin: begun });
+    this.tellEnd((maker) => maker.begin(begun, proxy(this.take)));
   }
 
-  cancel = (): void => this.ask({ cancel: true });
+  cancel = (): void => this.tell((maker) => maker.cancel());
   /** Asks the hosts of those rows that could not be asked. */
   askAgain = (): void => {
     this.change({ phase: 'running' });
-    this.ask({ askAgain: true });
+    this.tellEnd((maker) => maker.askAgain());
   };
-  set = (change: SettingsFix, rows: readonly number[]): void => this.ask({ change, rows });
-  show = (rows: readonly number[]): void => this.ask({ show: rows });
-  shelve = (): void => this.ask({ shelve: Date.now() });
+  set = (change: SettingsFix, rows: readonly number[]): void => this.tell((maker) => maker.change(change, rows));
+  show = (rows: readonly number[]): void =>
+    this.tell(
+      (maker) => maker.show(rows),
+      (shown) => this.change({ inSight: new Map(shown.map((row) => [row.row, row])) }),
+    );
+  shelve = (): void =>
+    this.tell(
+      (maker) => maker.shelve(Date.now()),
+      (shelved) => this.change({ said: typeof shelved === 'number' ? { code: 'shelved', count: shelved } : { code: shelved } }),
+    );
   clear = (): void => {
-    this.end('The batch was emptied.');
+    this.worker?.end();
+    this.worker = null;
     this.change(EMPTY);
   };
 
-  out(kind: 'csv' | 'html' | 'zip', title: string): Promise<string | Uint8Array<ArrayBuffer>> {
-    return new Promise((done, fail) => {
-      this.files.push({ done, fail });
-      this.ask({ out: kind, title });
-    });
-  }
+  write = (kind: BatchFile, title: string): Promise<string | Uint8Array<ArrayBuffer>> =>
+    this.ask((maker) => maker.write(kind, title));
 
   /** The work of a row, which then may come back from the Bench otherwise. */
   async open(row: number): Promise<Work> {
-    const work = await new Promise<Work>((done, fail) => {
-      this.works.push({ done, fail });
-      this.ask({ open: row });
-    });
+    const work = await this.ask((maker) => maker.open(row));
     this.onBench.set(work.id, row);
     return work;
   }
@@ -113,31 +104,35 @@ class Run {
   async comeBack(): Promise<void> {
     for (const { id, work } of await findEmbeds([...this.onBench.keys()])) {
       const row = this.onBench.get(id);
-      if (row !== undefined) this.ask({ replace: work, row });
+      if (row !== undefined) this.tell((maker) => maker.replace(work, row));
     }
   }
 
-  private ask(asked: BatchAsked): void {
-    this.worker?.postMessage(asked);
+  private ask: Opened<BatchMaker>['ask'] = (question) =>
+    this.worker?.ask(question) ?? Promise.reject(new Error('There is no batch.'));
+
+  /** Asks where nobody waits for the answer: a worker that broke is told on the screen, one that was ended is not. */
+  private tell<Asked extends Promise<unknown>>(
+    question: (maker: Remote<BatchMaker>) => Asked,
+    answered: (answer: Awaited<Asked>) => void = () => undefined,
+  ): void {
+    const { worker } = this;
+    worker?.ask(question).then(
+      (answer) => this.worker === worker && answered(answer),
+      () => {
+        if (this.worker !== worker) return;
+        worker?.end();
+        this.worker = null;
+        this.change({ phase: 'cancelled', said: { code: 'broken' } });
+      },
+    );
   }
 
-  /** Ends the worker; whoever still waits for it is told. */
-  private end(why: string): void {
-    this.worker?.terminate();
-    this.worker = null;
-    for (const { fail } of [...this.works.splice(0), ...this.files.splice(0)]) fail(new Error(why));
+  private tellEnd(question: (maker: Remote<BatchMaker>) => Promise<BatchEnd>): void {
+    this.tell(question, (end) => this.change({ phase: end }));
   }
 
-  private take(told: BatchTold): void {
-    if ('table' in told) this.change({ table: told.table });
-    else if ('progress' in told) this.change({ progress: told.progress });
-    else if ('shown' in told) this.change({ inSight: new Map(told.shown.map((row) => [row.row, row])) });
-    else if ('opened' in told) this.works.shift()?.done(told.opened);
-    else if ('ended' in told) this.change({ phase: told.ended });
-    else if ('file' in told) this.files.shift()?.done(told.file);
-    else if ('shelved' in told) this.change({ said: { code: 'shelved', count: told.shelved } });
-    else this.change({ said: { code: told.failed } });
-  }
+  private take = (told: BatchTold): void => this.change(told);
 
   private change(part: Partial<BatchState>): void {
     this.state = { ...this.state, ...part };

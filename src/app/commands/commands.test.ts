@@ -5,7 +5,7 @@ import { broughtIn, changed } from '../state/bench.ts';
 import { linkPlayer } from '../state/playerLink.ts';
 import { makeStore, type Store } from '../state/store.ts';
 import { playerReported } from '../state/view.ts';
-import { loadWorld } from '../state/world.ts';
+import { server } from '../state/server.ts';
 import { copyCode } from './copyCode.ts';
 import { COMMANDS } from './list.ts';
 import { playOrPause } from './playOrPause.ts';
@@ -15,7 +15,7 @@ import { undo } from './undo.ts';
 function storeWith(link: string): Store {
   const store = makeStore();
   const world = { cards: loadCards(readCardFiles(WRITTEN_PORT)).cards, sites: readSites(WRITTEN_PORT), example: '' };
-  store.dispatch(loadWorld.fulfilled(world, 'request', undefined));
+  store.dispatch(server.util.upsertQueryEntries([{ endpointName: 'given', arg: undefined, value: world }]));
   store.dispatch(broughtIn(link));
   return store;
 }

@@ -8,7 +8,7 @@ import { USUAL_FORM } from '../../core/steps/write/forms/list.ts';
 import { looksOf } from '../preview.ts';
 import { selectBook, selectSite } from '../state/selectors.ts';
 import type { Store } from '../state/store.ts';
-import { loadReached } from '../state/world.ts';
+import { ONCE, server } from '../state/server.ts';
 import { findLesson, saveProved } from '../storage/own.ts';
 import { playEmbed } from './play.ts';
 
@@ -68,8 +68,8 @@ async function withReached(
 
 /** What is not answered is told as such. */
 async function reachedAt(store: Store, asked: { url: string; site: string }): Promise<Reached[]> {
-  const answer = await store.dispatch(loadReached(asked));
-  return loadReached.fulfilled.match(answer) ? answer.payload.reached : [{ code: 'noAnswer', why: 'noAnswer' }];
+  const { data } = await store.dispatch(server.endpoints.reached.initiate(asked, ONCE));
+  return data ? data.reached : [{ code: 'noAnswer', why: 'noAnswer' }];
 }
 
 /** One embed of each target whose player reports, with all that it can be asked. */

@@ -1,4 +1,4 @@
-import { createSelector, nanoid } from '@reduxjs/toolkit';
+import { addListener, createSelector, nanoid } from '@reduxjs/toolkit';
 import { recordOf, type Made } from '../../core/keeping/shelf/record.ts';
 import { WRITES, type Written } from '../storage/announce.ts';
 import { isFull } from '../storage/database.ts';
@@ -6,8 +6,10 @@ import { addVersion, findEmbed, saveEmbed } from '../storage/embeds.ts';
 import { followed, forked, versionKept } from './bench.ts';
 import { selectEmbed, selectHostFacts, selectItem, selectSite, selectStyle, selectWork } from './selectors.ts';
 import { sameData } from './sameData.ts';
-import type { State, Store } from './store.ts';
+import type { Dispatch, State, Store } from './store.ts';
 import { noticed, storageFound, unwrittenFound } from './view.ts';
+
+const addChangeListener = addListener.withTypes<State, Dispatch>();
 
 const selectMaking = createSelector([selectItem, selectEmbed, selectHostFacts], (item, embed, facts) => ({ item, embed, facts }));
 
@@ -25,11 +27,9 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
   const revisions = new Map<string, number>();
   /** The last state of works that were left, or could not be written: it stays here until it is. */
   const waiting = new Map<string, Made>();
-  let before = store.getState();
   let opened: unknown;
   let saved: Made | null = null;
   let writing: Made | true | null = null;
-  let forking = false;
   let due: ReturnType<typeof setTimeout> | undefined;
 
   const noteOpened = ({ bench: { from } }: State): void => {
@@ -56,9 +56,7 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
       return;
     }
     if (revision === null) {
-      forking = true;
       store.dispatch(forked(nanoid(10)));
-      forking = false;
       store.dispatch(noticed('forked'));
       return;
     }
@@ -114,16 +112,22 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
     const now = [...waiting.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
     if (told.length !== now.length || told.some((one, i) => one !== now[i])) store.dispatch(unwrittenFound(now));
   };
-  store.subscribe(() => {
-    const state = store.getState();
-    if (state.bench.present.id !== before.bench.present.id && !forking) {
-      noteOpened(before);
-      const record = unsaved(before);
-      if (record !== null && !sameData(record, writing)) waiting.set(record.id, record);
-    }
-    before = state;
-    due ??= setTimeout(write, 0);
-  });
+  const keepLeft = (before: State): void => {
+    noteOpened(before);
+    const record = unsaved(before);
+    if (record !== null && !sameData(record, writing)) waiting.set(record.id, record);
+  };
+  store.dispatch(
+    addChangeListener({
+      predicate: (_, state, before) => state !== before,
+      effect: (action, api) => {
+        const before = api.getOriginalState();
+        // A work that goes on as a copy has not been left.
+        if (api.getState().bench.present.id !== before.bench.present.id && !forked.match(action)) keepLeft(before);
+        due ??= setTimeout(write, 0);
+      },
+    }),
+  );
 
   windows.onmessage = ({ data }: MessageEvent<Written>) => {
     const { present } = store.getState().bench;

@@ -3,11 +3,12 @@ import type { SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { emptyWork } from '../../core/keeping/shelf/work.ts';
 import { bringIn } from '../../core/pipeline.ts';
 import { replaceWorks } from '../storage/embeds.ts';
-import { keepFace } from './faces.ts';
+import { keepThumbnail } from './thumbnails.ts';
 import { remakeIn } from './remake.ts';
 import { selectBook, selectSites } from './selectors.ts';
 import type { Store } from './store.ts';
-import { loadFacts } from './world.ts';
+import { factsAbout, selectGiven } from './answers.ts';
+import { server } from './server.ts';
 
 const EXAMPLE_TAG = 'example';
 const ID = 'example-';
@@ -24,21 +25,26 @@ export async function putExamples(store: Store, now: number): Promise<void> {
   const [site] = selectSites(before);
   const book = selectBook(before);
   if (!site) return;
-  const found = before.world.cards.slice(0, MOST).flatMap(({ id, links }) => {
-    const link = links.find(({ framed, refused }) => !framed && !refused)?.examples[0];
-    const item = link === undefined ? undefined : bringIn(link, book)[0]?.item;
-    return link !== undefined && item ? [{ id: `${ID}${id}`, link, about: aboutOf(item) }] : [];
-  });
-  await Promise.all(found.map(({ link, about }) => store.dispatch(loadFacts({ link, about, width: site.column }))));
+  const found = selectGiven(before)
+    .cards.slice(0, MOST)
+    .flatMap(({ id, links }) => {
+      const link = links.find(({ framed, refused }) => !framed && !refused)?.examples[0];
+      const item = link === undefined ? undefined : bringIn(link, book)[0]?.item;
+      return link !== undefined && item ? [{ id: `${ID}${id}`, link, about: aboutOf(item) }] : [];
+    });
+  await Promise.all(
+    found.map(({ link, about }) =>
+      store.dispatch(server.endpoints.said.initiate({ link, about, width: site.column }, { subscribe: false })),
+    ),
+  );
   const state = store.getState();
-  const factsOf = (about: string) => state.world.facts[about] ?? {};
   const made = found.map(({ id, link, about }) => ({
-    ...remakeIn(state, { facts: factsOf(about) }, { ...emptyWork(site.id, id), text: link, style: {} }),
+    ...remakeIn(state, { facts: factsAbout(state, about) }, { ...emptyWork(site.id, id), text: link, style: {} }),
     tags: [EXAMPLE_TAG],
   }));
   await replaceWorks(made, now);
   for (const { id, about } of found) {
-    const { cover } = factsOf(about);
-    if (cover) await keepFace(id, cover).catch(() => undefined);
+    const { cover } = factsAbout(state, about);
+    if (cover) await keepThumbnail(id, cover).catch(() => undefined);
   }
 }

@@ -29,17 +29,25 @@ import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from '.
 import { followOwn } from './followOwn.ts';
 import { makeStore, type Store } from './store.ts';
 import { emptyWork, settingsWith, workSchema } from '../../core/keeping/shelf/work.ts';
+import type { Facts } from '../../core/model/item.ts';
 import type { Made } from '../../core/keeping/shelf/record.ts';
-import { loadFacts, loadWorld, ownSitesRead } from './world.ts';
+import { server } from './server.ts';
+import { ownSitesRead } from './world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
-const NOTHING_MORE = { found: null, refused: null };
-const ASKED = { link: LINK, about: LINK, width: undefined };
+const hostSays = (facts: Facts) =>
+  server.util.upsertQueryEntries([
+    {
+      endpointName: 'said',
+      arg: { link: LINK, about: LINK, width: undefined },
+      value: { facts, found: null, refused: null },
+    },
+  ]);
 
 function storeWithWorld(): Store {
   const store = makeStore();
   const world = { cards: loadCards(readCardFiles(WRITTEN_PORT)).cards, sites: readSites(WRITTEN_PORT), example: LINK };
-  store.dispatch(loadWorld.fulfilled(world, 'request', undefined));
+  store.dispatch(server.util.upsertQueryEntries([{ endpointName: 'given', arg: undefined, value: world }]));
   return store;
 }
 
@@ -159,7 +167,7 @@ describe('saving by itself', () => {
     expect(await listEmbeds()).toEqual([]);
     for (let start = 1; start <= 31; start++) store.dispatch(changed({ change: { start } }));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.work.changes).toEqual({ start: 31 }));
-    store.dispatch(loadFacts.fulfilled({ ...NOTHING_MORE, facts: { title: 'Sluice' } }, 'request', ASKED));
+    store.dispatch(hostSays({ title: 'Sluice' }));
     await vi.waitFor(async () => expect((await findEmbed('example'))?.title).toBe('Sluice'));
   });
 });
@@ -278,7 +286,7 @@ describe('what the screen is computed from', () => {
     const store = storeWithWorld();
     store.dispatch(broughtIn(`${LINK}?at=9s`));
     expect(selectEmbed(store.getState())!.findings.map((f) => f.code)).toEqual(['titleMissing']);
-    store.dispatch(loadFacts.fulfilled({ ...NOTHING_MORE, facts: { title: 'Sluice', ratio: '4:3' } }, 'request', ASKED));
+    store.dispatch(hostSays({ title: 'Sluice', ratio: '4:3' }));
     const embed = selectEmbed(store.getState())!;
     expect(embed.settings).toEqual({ title: 'Sluice', start: 9 });
     expect(embed.code.text).toContain('aspect-ratio:4/3');

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import {
   planLibrary,
   readLibrary,
@@ -8,12 +7,9 @@ import {
 } from '../../core/known/hosts/library.ts';
 import { listLibraries, saveLibrary, type KeptLibrary } from '../storage/libraries.ts';
 import { keepCards } from './ownCards.ts';
+import { ONCE, server, whyRefused } from './server.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
-
-const cardFile = z.union([z.object({ text: z.string().max(1_000_000) }), z.object({ why: z.string() })]);
-const answerSchema = z.object({ list: z.string().max(1_000_000), files: z.record(z.string(), cardFile) });
-const problem = z.object({ code: z.string() });
 
 /** What a library holds, and what taking it in would do; or why it cannot be used. */
 export type Looked =
@@ -22,16 +18,8 @@ export type Looked =
 /** Looks at a library: nothing is taken in yet. */
 export async function lookAtLibrary(store: Store, address: string): Promise<Looked> {
   const kept = (await listLibraries().catch(() => [])).find((one) => one.address === address);
-  const response = await fetch('/api/library', {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ url: address }),
-    signal: AbortSignal.timeout(60_000),
-  }).catch(() => null);
-  const body: unknown = await response?.json().catch(() => null);
-  if (!response?.ok) return { refusal: { code: 'notThere', why: problem.safeParse(body).data?.code ?? 'noServer' } };
-  const answer = answerSchema.safeParse(body).data;
-  if (!answer) return { refusal: { code: 'notThere', why: 'noAnswer' } };
+  const { data: answer, error } = await store.dispatch(server.endpoints.library.initiate(address, ONCE));
+  if (!answer) return { refusal: { code: 'notThere', why: whyRefused(error) } };
   const { list, files } = answer;
   const read = readLibrary(list);
   if ('refusal' in read) return read;

@@ -7,6 +7,7 @@ import { savePreference } from '../storage/database.ts';
 import { removeCard, saveCards, saveTaught } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
+import { selectGiven } from './answers.ts';
 import { ownCardsRead, providersRead } from './world.ts';
 
 /** Under which name the imported list of oEmbed providers is kept. */
@@ -46,7 +47,8 @@ const sharesOrigin = (a: HostCard, b: HostCard): boolean => {
 
 /** Keeps a card with what it was learnt from; one of another host that has its name by chance stays. */
 export async function keepTaught(store: Store, learnt: HostCard, lesson: Omit<Lesson, 'id'>): Promise<void> {
-  const { cards, ownCards } = store.getState().world;
+  const { cards } = selectGiven(store.getState());
+  const { ownCards } = store.getState().world;
   const all = [...cards, ...ownCards];
   const named = all.filter(({ id }) => id === learnt.id);
   const taken = named.length > 0 && !named.some((one) => sharesOrigin(one, learnt));

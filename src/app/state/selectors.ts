@@ -15,16 +15,14 @@ import { styleFor } from '../../core/known/styles/style.ts';
 import { shownAs, USUAL_FORM, type CodeFormId } from '../../core/steps/write/forms/list.ts';
 import type { Settings } from '../../core/known/settings/list.ts';
 import type { State } from './store.ts';
-import { reachKey } from './world.ts';
-
-const NO_FACTS: Facts = {};
+import { factsAbout, selectGiven, selectReachedAt } from './answers.ts';
 
 export const selectWork = (state: State) => state.bench.present;
 const selectText = (state: State) => state.bench.present.text;
 const selectForm = (state: State) => state.bench.present.form;
 const selectChanges = (state: State) => state.bench.present.changes;
 export const selectCards = createSelector(
-  [(state: State) => state.world.cards, (state: State) => state.world.ownCards],
+  [(state: State) => selectGiven(state).cards, (state: State) => state.world.ownCards],
   (ours, own) => [...ours.filter(({ id }) => !own.some((card) => card.id === id)), ...own],
 );
 export const selectBook = createSelector([selectCards], makeBook);
@@ -56,7 +54,7 @@ export const selectAbout = (state: State): string | undefined => {
   return item ? aboutOf(item) : undefined;
 };
 
-export const selectHostFacts = (state: State): Facts => state.world.facts[selectAbout(state) ?? ''] ?? NO_FACTS;
+export const selectHostFacts = (state: State): Facts => factsAbout(state, selectAbout(state) ?? '');
 
 /** The greatest height of the content that the player told: a phone, whose column is narrow, needs more. */
 const selectContentHeight = ({ view }: State): number => Math.max(view.player.height ?? 0, view.phoneHeight ?? 0);
@@ -73,7 +71,7 @@ export const selectByContent = createSelector([selectItem, selectBook], (item, b
 });
 
 export const selectSites = createSelector(
-  [(state: State) => state.world.sites, (state: State) => state.world.ownSites],
+  [(state: State) => selectGiven(state).sites, (state: State) => state.world.ownSites],
   (ours, own) => [
     ...ours.map((site) => own.find(({ id }) => id === site.id) ?? site),
     ...own.filter(({ id }) => !ours.some((site) => site.id === id)),
@@ -112,7 +110,7 @@ export const selectReachAddress = createSelector(
 
 const selectReached = (state: State) => {
   const [address, site] = [selectReachAddress(state), selectSite(state)];
-  return address && site ? state.world.reached[reachKey(address, site.address)] : undefined;
+  return address && site ? selectReachedAt(state, address, site.address) : undefined;
 };
 
 /** When the item and its page come out, as far as it lies ahead. */

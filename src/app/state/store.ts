@@ -1,7 +1,8 @@
-import { configureStore } from '@reduxjs/toolkit';
+import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { benchSlice } from './bench.ts';
 import { proofSlice } from './proof.ts';
+import { server } from './server.ts';
 import { viewSlice } from './view.ts';
 import { worldSlice } from './world.ts';
 
@@ -12,7 +13,9 @@ export const makeStore = () =>
       world: worldSlice.reducer,
       view: viewSlice.reducer,
       proof: proofSlice.reducer,
+      [server.reducerPath]: server.reducer,
     },
+    middleware: (usual) => usual().prepend(createListenerMiddleware().middleware).concat(server.middleware),
   });
 
 export type Store = ReturnType<typeof makeStore>;

@@ -111,7 +111,11 @@ export async function wholesOf(ids: readonly string[]): Promise<Whole[]> {
   return database.transaction('r', ATTACHED, async () => {
     const wanted = [...ids];
     const kept = await versions.where('embed').anyOf(wanted).toArray();
-    const [faces, seen, returned] = await Promise.all([pictures.bulkGet(wanted), proofs.bulkGet(wanted), backs.bulkGet(wanted)]);
+    const [thumbnails, seen, returned] = await Promise.all([
+      pictures.bulkGet(wanted),
+      proofs.bulkGet(wanted),
+      backs.bulkGet(wanted),
+    ]);
     const places = new Map(wanted.map((id, i) => [id, i]));
     const byEmbed = new Map(wanted.map((id): [string, Version[]] => [id, []]));
     for (const row of kept.flatMap((one) => versionSchema.safeParse(one).data ?? [])) byEmbed.get(row.embed)!.push(row);
@@ -120,7 +124,7 @@ export async function wholesOf(ids: readonly string[]): Promise<Whole[]> {
       return {
         embed,
         versions: byEmbed.get(embed.id) ?? [],
-        picture: pictureSchema.safeParse(faces[at]).data,
+        picture: pictureSchema.safeParse(thumbnails[at]).data,
         proof: proofSchema.safeParse(seen[at]).data,
         back: pastedBackSchema.safeParse(returned[at]).data,
       };

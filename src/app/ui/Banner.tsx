@@ -1,9 +1,10 @@
 import { Button } from '@mui/material';
-import { useEffect, type ReactElement } from 'react';
+import { useCallback, useEffect, type ReactElement } from 'react';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { noticed } from '../state/view.ts';
 import { saveUnwritten } from './saveUnwritten.ts';
-import { checkServer, loadWorld } from '../state/world.ts';
+import { selectGivenStatus } from '../state/answers.ts';
+import { ONCE, server } from '../state/server.ts';
 
 const LOOK_AGAIN = 5000;
 
@@ -16,13 +17,17 @@ const NOTICES = {
 /** What is out of order with the application itself: the server gone, or nothing kept. */
 export function Banner(): ReactElement | null {
   const dispatch = useAppDispatch();
-  const { status, serverAnswers } = useAppSelector((state) => state.world);
+  const failed = useAppSelector(selectGivenStatus) === 'failed';
+  const serverAnswers = useAppSelector((state) => state.world.serverAnswers);
   const { storage, unwritten } = useAppSelector((state) => state.view);
+  const look = useCallback((): void => {
+    const { given, health } = server.endpoints;
+    void dispatch(failed ? given.initiate(undefined, ONCE) : health.initiate(undefined, ONCE));
+  }, [dispatch, failed]);
   useEffect(() => {
-    const look = (): void => void dispatch(status === 'failed' ? loadWorld() : checkServer());
     const timer = setInterval(look, LOOK_AGAIN);
     return () => clearInterval(timer);
-  }, [dispatch, status]);
+  }, [look]);
   const notice = useAppSelector((state) => state.view.notice);
   if (serverAnswers && storage === 'works' && notice === null) return null;
   return (
@@ -33,7 +38,7 @@ export function Banner(): ReactElement | null {
             The server of Refenestra does not answer, so the preview stands still and hosts cannot be asked. What you have made is
             kept in this browser. Start the server again with <code>npm start</code>.
           </span>
-          <Button variant="outlined" onClick={() => void dispatch(status === 'failed' ? loadWorld() : checkServer())}>
+          <Button variant="outlined" onClick={look}>
             Look again
           </Button>
         </>

@@ -1,7 +1,7 @@
 import { escapeHtml } from '../model/markup/escape.ts';
 import { featureKey } from '../model/features.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
-import type { Mark } from '../model/code.ts';
+import type { CodeRange } from '../model/code.ts';
 import { ratioOf } from '../model/values.ts';
 import { decodeHTMLAttribute } from 'entities';
 import { writtenParts } from '../model/markup/addressParts.ts';
@@ -22,7 +22,7 @@ export interface Rewriting {
  * Lays changed settings into code as it stands: only the bytes of what changed are changed; unknown
  * attributes, parameters, comments, order, quotes and white space stay.
  */
-export function rewrite(rewriting: Rewriting): { text: string; map: Mark[] } {
+export function rewrite(rewriting: Rewriting): { text: string; map: CodeRange[] } {
   const replacements = [...addressSpans(rewriting), ...attributeSpans(rewriting), ...wrapperSpans(rewriting)];
   return assemble(rewriting.text, replacements);
 }
@@ -32,10 +32,10 @@ interface Replacement {
   spans: readonly Span[];
 }
 
-function assemble(source: string, replacements: Replacement[]): { text: string; map: Mark[] } {
+function assemble(source: string, replacements: Replacement[]): { text: string; map: CodeRange[] } {
   let text = '';
   let at = 0;
-  const map: Mark[] = [];
+  const map: CodeRange[] = [];
   for (const { range, spans } of replacements.sort((a, b) => a.range[0] - b.range[0] || a.range[1] - b.range[1])) {
     text += source.slice(at, range[0]);
     for (const span of spans) {

@@ -2,7 +2,7 @@ import type { Range } from './candidate.ts';
 import type { Origin } from './plan.ts';
 
 /** A range of the code and what it comes from. Ranges do not overlap, and are in order. */
-export interface Mark {
+export interface CodeRange {
   range: Range;
   origin: Origin;
   /** A parameter that nobody knows, as the item has it. */
@@ -20,5 +20,5 @@ export interface Code {
   /** Whether it is HTML as it stands. */
   markup: boolean;
   text: string;
-  map: readonly Mark[];
+  map: readonly CodeRange[];
 }

@@ -2,6 +2,7 @@ import './batch.css';
 import { useDeferredValue, useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { findBatch, keepBatch, run, type KeptBatch } from '../../batch/run.ts';
+import { selectGivenStatus } from '../../state/answers.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { BatchInput } from './BatchInput.tsx';
@@ -14,7 +15,7 @@ export function Batch(): ReactElement {
   const store = useStore() as Store;
   // Drawn in small steps, between which the screen is free.
   const state = useDeferredValue(useSyncExternalStore(run.watch, run.look));
-  const ready = useAppSelector((one) => one.world.status === 'ready');
+  const ready = useAppSelector((one) => selectGivenStatus(one) === 'ready');
   const sites = useAppSelector(selectSites);
   const [batch, setBatch] = useState<KeptBatch>(NOTHING);
   const [found, setFound] = useState(false);

@@ -1,5 +1,6 @@
 import { Button } from '@mui/material';
 import { useMemo, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
+import { selectGiven } from '../../state/answers.ts';
 import type { KeptBatch } from '../../batch/run.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -25,7 +26,7 @@ const BEGINNING = 2000;
 /** What a batch is made of: pasted, dropped, or from a file. */
 export function BatchInput({ batch, change, begin, ready }: Props): ReactElement {
   const sites = useAppSelector(selectSites);
-  const link = useAppSelector((state) => state.world.example);
+  const link = useAppSelector((state) => selectGiven(state).example);
   const long = batch.text.length > LONGEST;
   const lines = useMemo(() => (long ? batch.text.trimEnd().split('\n').length : 0), [batch.text, long]);
   const take = (text: string, name = ''): void => change({ text, name, batch: '', roles: null });

@@ -160,7 +160,7 @@ const TYPES = { csv: 'text/csv', html: 'text/html', zip: 'application/zip' } as 
 function Outs({ batch, some }: { batch: KeptBatch; some: boolean }): ReactElement {
   const name = batch.name.replace(/\.\w+$/, '') || 'batch';
   const save = async (kind: keyof typeof TYPES): Promise<void> =>
-    saveFile(`${name}${kind === 'csv' ? '-codes' : ''}.${kind}`, await run.out(kind, name), TYPES[kind]);
+    saveFile(`${name}${kind === 'csv' ? '-codes' : ''}.${kind}`, await run.write(kind, name), TYPES[kind]);
   return (
     <>
       <Button variant="contained" disabled={!some} onClick={() => void save('csv')}>

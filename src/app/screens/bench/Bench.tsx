@@ -22,7 +22,8 @@ import {
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { findProof } from '../../storage/embeds.ts';
 import { coverMeasured } from '../../state/view.ts';
-import { loadFacts, loadReached, reachKey } from '../../state/world.ts';
+import { ONCE, server } from '../../state/server.ts';
+import { selectGivenStatus, selectReachedAt, selectSaid } from '../../state/answers.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { AnatomyStrip } from './AnatomyStrip.tsx';
@@ -101,9 +102,9 @@ export function Bench(): ReactElement {
 function useSettled(): boolean {
   const [settled, setSettled] = useState(false);
   const complete = useAppSelector((state) => {
-    const { status, serverAnswers, resolved } = state.world;
+    if (state.bench.touched || !state.world.serverAnswers || selectGivenStatus(state) === 'failed') return true;
     const about = selectAbout(state);
-    return state.bench.touched || status === 'failed' || !serverAnswers || (about !== undefined && about in resolved);
+    return about !== undefined && selectSaid(state, about) !== undefined;
   });
   useEffect(() => {
     if (settled) return;
@@ -134,7 +135,7 @@ function useFacts(): void {
   const dispatch = useAppDispatch();
   const width = useAppSelector((state) => selectSite(state)?.column);
   const about = useAppSelector(selectAbout);
-  const known = useAppSelector((state) => about !== undefined && about in state.world.resolved);
+  const known = useAppSelector((state) => about !== undefined && selectSaid(state, about) !== undefined);
   // Of an unknown host nobody knows which parameters say what it is.
   const address = useAppSelector((state) =>
     selectItem(state)?.host === null ? selectRecognised(state).candidate.address : null,
@@ -149,7 +150,9 @@ function useFacts(): void {
   // After an outage what is missing is asked for once more.
   const there = useAppSelector((state) => state.world.serverAnswers);
   useEffect(() => {
-    if (about !== undefined && asks && !known && there) void dispatch(loadFacts({ link: address ?? about, about, width }));
+    if (about === undefined || !asks || known || !there) return;
+    const wanted = { link: address ?? about, about, width };
+    void dispatch(server.endpoints.said.initiate(wanted, { subscribe: false }));
   }, [dispatch, about, address, asks, known, there, width]);
 }
 
@@ -159,10 +162,10 @@ function useReach(): void {
   const url = useAppSelector(selectReachAddress);
   const site = useAppSelector((state) => selectSite(state)?.address);
   const there = useAppSelector((state) => state.world.serverAnswers);
-  const known = useAppSelector((state) => url !== null && site !== undefined && reachKey(url, site) in state.world.reached);
+  const known = useAppSelector((state) => url !== null && site !== undefined && selectReachedAt(state, url, site) !== undefined);
   useEffect(() => {
     if (url === null || site === undefined || known || !there) return;
-    const timer = setTimeout(() => void dispatch(loadReached({ url, site })), SETTLED);
+    const timer = setTimeout(() => void dispatch(server.endpoints.reached.initiate({ url, site }, ONCE)), SETTLED);
     return () => clearTimeout(timer);
   }, [dispatch, url, site, known, there]);
 }
@@ -186,7 +189,7 @@ function useFace(): void {
   const cover = useAppSelector((state) => selectFacts(state).cover);
   useEffect(() => {
     if (id === null || !cover) return;
-    void import('../../state/faces.ts').then(({ keepFace }) => keepFace(id, cover)).catch(() => undefined);
+    void import('../../state/thumbnails.ts').then(({ keepThumbnail }) => keepThumbnail(id, cover)).catch(() => undefined);
   }, [id, cover]);
 }
 

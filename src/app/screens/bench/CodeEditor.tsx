@@ -7,7 +7,7 @@ import { EditorState, RangeSetBuilder, StateEffect, StateField } from '@codemirr
 import { Decoration, EditorView, keymap, WidgetType, type DecorationSet } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
 import { useEffect, type ReactElement } from 'react';
-import type { Mark } from '../../../core/model/code.ts';
+import type { CodeRange } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
 import { breaksIn } from './codeLines.ts';
 import type { CodeTrouble } from './codeTroubles.ts';
@@ -17,7 +17,7 @@ export interface CodeEditorProps {
   text: string;
   /** Nothing can be read back out of this form, so it is not changed by hand. */
   fixed: boolean;
-  map: readonly Mark[];
+  map: readonly CodeRange[];
   pointed: Origin | null;
   troubles: readonly CodeTrouble[];
   edited: (text: string) => void;
@@ -35,7 +35,7 @@ const ink = HighlightStyle.define([
   { tag: tags.comment, color: 'var(--quiet)', fontStyle: 'italic' },
 ]);
 
-const lay = StateEffect.define<{ map: readonly Mark[]; pointed: Origin | null }>();
+const lay = StateEffect.define<{ map: readonly CodeRange[]; pointed: Origin | null }>();
 /** Which stretch of the code comes from which setting, as marks that can be pointed at. */
 const marks = StateField.define<DecorationSet>({
   create: () => Decoration.none,
@@ -46,7 +46,7 @@ const marks = StateField.define<DecorationSet>({
   provide: (field) => EditorView.decorations.from(field),
 });
 
-function decorate({ map, pointed }: { map: readonly Mark[]; pointed: Origin | null }, length: number): DecorationSet {
+function decorate({ map, pointed }: { map: readonly CodeRange[]; pointed: Origin | null }, length: number): DecorationSet {
   const builder = new RangeSetBuilder<Decoration>();
   for (const { range, origin } of map)
     if (range[1] <= length && range[0] < range[1])

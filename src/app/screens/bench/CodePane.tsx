@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { Fragment, Suspense, useMemo, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { canKeep } from '../../../core/live/keep.ts';
-import { AS_IT_STANDS, type Mark } from '../../../core/model/code.ts';
+import { AS_IT_STANDS, type CodeRange } from '../../../core/model/code.ts';
 import type { SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { formOf, FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
@@ -22,8 +22,8 @@ import { troublesOf } from './codeTroubles.ts';
 // The code is there at once, as text; the editor comes when what else the first screen needs is done.
 const CodeEditor = lazily(() => whenIdle().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)), PlainCode);
 
-const BeforeAndAfter = lazily(
-  () => import('./BeforeAndAfter.tsx').then((module) => module.BeforeAndAfter),
+const CodeComparison = lazily(
+  () => import('./CodeComparison.tsx').then((module) => module.CodeComparison),
   () => null,
 );
 
@@ -37,8 +37,8 @@ const Dates = lazily(
   () => null,
 );
 
-const SeveralForms = lazily(
-  () => import('./SeveralForms.tsx').then((module) => module.SeveralForms),
+const SeveralCodes = lazily(
+  () => import('./SeveralCodes.tsx').then((module) => module.SeveralCodes),
   () => null,
 );
 
@@ -109,10 +109,10 @@ export function CodePane(): ReactElement {
         </button>
       </Toolbar>{' '}
       <Suspense fallback={null}>
-        {beside === 'compare' && <BeforeAndAfter close={close} />}
+        {beside === 'compare' && <CodeComparison close={close} />}
         {beside === 'back' && <PasteBack close={close} />}
         {beside === 'dates' && <Dates close={close} />}
-        {beside === 'several' && <SeveralForms close={close} />}
+        {beside === 'several' && <SeveralCodes close={close} />}
       </Suspense>
     </section>
   );
@@ -182,7 +182,7 @@ function Editor(): ReactElement {
   );
 }
 
-const NO_MARKS: readonly Mark[] = [];
+const NO_MARKS: readonly CodeRange[] = [];
 
 /** Only what can be read back can be changed by hand; a link is read as the text that was brought in. */
 const isFixed = ({ code: { form } }: Embed): boolean =>

@@ -7,7 +7,7 @@ import type { CoverMade, CoverMaker, CoverWanted } from '../../../workers/messag
 import { boxHeight } from '../../../core/model/box.ts';
 import { selectEmbed, selectFacts } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { loadPicture } from '../../state/world.ts';
+import { loadPicture } from '../../state/server.ts';
 import { TextValueField } from './TextValueField.tsx';
 import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
 

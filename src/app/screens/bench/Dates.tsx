@@ -4,7 +4,7 @@ import { sayOutOn } from '../../../messages/shelf.ts';
 import { changed, datesSet, formChosen } from '../../state/bench.ts';
 import { selectSite, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 /** The last day that is written with ten signs (RFC 3339, section 5.6). */
 const LAST = '9999-12-31';
@@ -27,7 +27,7 @@ export function Dates({ close }: { close: () => void }): ReactElement {
     close();
   };
   return (
-    <Pane
+    <DialogFrame
       title="Dates"
       close={close}
       className="dates"
@@ -62,6 +62,6 @@ export function Dates({ close }: { close: () => void }): ReactElement {
             ? 'Both stand under “Calendar” on the Shelf. Until then nothing is loaded behind the cover.'
             : 'That day has come: nothing is in the way.'}
       </p>
-    </Pane>
+    </DialogFrame>
   );
 }

@@ -8,17 +8,18 @@ import { broughtIn } from '../../state/bench.ts';
 import { canBeSearched, searchHosts, type Searched } from '../../state/search.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { loadPicture } from '../../state/world.ts';
+import { loadPicture } from '../../state/server.ts';
 
 /** Words that are no link: hosts that can be searched are asked for them, and one press brings what they found. */
 export function FindByName({ words }: { words: string }): ReactElement | null {
   const cards = useAppSelector(selectCards).filter(canBeSearched);
+  const dispatch = useAppDispatch();
   const [found, setFound] = useState<Searched[] | 'asking' | null>(null);
   if (cards.length === 0) return null;
   const look = async (ids: readonly string[]): Promise<void> => {
     setFound('asking');
     const some = cards.filter(({ id }) => ids.includes(id));
-    setFound(await searchHosts(some, words));
+    setFound(await searchHosts(dispatch, some, words));
   };
   return (
     <section className="find" aria-label="Find by name">

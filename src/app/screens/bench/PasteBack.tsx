@@ -14,7 +14,7 @@ import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts
 import { storageFound } from '../../state/view.ts';
 import { savePastedBack } from '../../storage/embeds.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 /** What the site made of the code that it was given, and the form of code that would survive there. */
 export function PasteBack({ close }: { close: () => void }): ReactElement {
@@ -33,7 +33,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
     );
   };
   return (
-    <Pane
+    <DialogFrame
       title={`Paste back: what ${name} made of the code`}
       close={close}
       wide
@@ -52,7 +52,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
       </label>
       <FileButton words="Open a saved page" accept=".html,.htm,text/html" taken={([file]) => setBack(file!.text)} />
       <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
-    </Pane>
+    </DialogFrame>
   );
 }
 
@@ -109,7 +109,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
               : `“${formOf(best.form).label}” loses least here; still taken out: ${best.losses.map(nameOf).join(', ')}.`}
         </p>
       )}
-      <div className="pane-ways">
+      <div className="dialog-ways">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
             Take “{formOf(best.form).label}”

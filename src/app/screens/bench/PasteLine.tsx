@@ -2,6 +2,7 @@ import { Suspense, useEffect, useMemo, useRef, type ClipboardEvent, type ReactEl
 import { Link } from 'react-router';
 import { playerOf } from '../../../core/teach/pagePlayer.ts';
 import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
+import { selectSaid } from '../../state/answers.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
 import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -88,7 +89,7 @@ const FOUND_BY = { oembed: 'oEmbed', openGraph: 'Open Graph', jsonLd: 'its struc
 /** The page of an unknown host names a player of its own: it is taken in one press. */
 function FoundPlayer(): ReactElement | null {
   const dispatch = useAppDispatch();
-  const resolved = useAppSelector((state) => state.world.resolved[selectAbout(state) ?? '']);
+  const resolved = useAppSelector((state) => selectSaid(state, selectAbout(state) ?? ''));
   const link = useAppSelector(
     (state) => selectItem(state)?.form === 'address' && selectRecognised(state).candidate.source === 'link',
   );

@@ -3,6 +3,7 @@ import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
 import { emptyWork } from '../../../core/keeping/shelf/work.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
+import { selectGiven, selectGivenStatus } from '../../state/answers.ts';
 import { opened } from '../../state/bench.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
@@ -21,8 +22,8 @@ export function useBenchAddress(): boolean {
   const store = useStore() as Store;
   const navigate = useNavigate();
   const present = useAppSelector((state) => state.bench.present.id);
-  const ready = useAppSelector((state) => state.world.status === 'ready');
-  const example = useAppSelector((state) => state.world.example);
+  const ready = useAppSelector((state) => selectGivenStatus(state) === 'ready');
+  const example = useAppSelector((state) => selectGiven(state).example);
   const [missing, setMissing] = useState(false);
   const last = useRef({ present, wanted: undefined as string | undefined, settled: false });
 

@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactElement, type SubmitEvent } from 'react'
 import { useStore } from 'react-redux';
 import type { LibraryStep } from '../../../core/known/hosts/library.ts';
 import { sayCardChange, sayCardRefusal, sayLibraryRefusal, STEP_WORDS } from '../../../messages/library.ts';
+import { selectGiven } from '../../state/answers.ts';
 import { lookAtLibrary, takeFromLibrary, type Looked } from '../../state/libraries.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { listLibraries, removeLibrary, type KeptLibrary } from '../../storage/libraries.ts';
@@ -13,7 +14,7 @@ export function Libraries(): ReactElement {
   const [libraries, setLibraries] = useState<KeptLibrary[]>([]);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [asking, setAsking] = useState(false);
-  const demo = useAppSelector((state) => sampleList(state.world.example));
+  const demo = useAppSelector((state) => sampleList(selectGiven(state).example));
   const refresh = (): void => void listLibraries().then(setLibraries, () => undefined);
   useEffect(refresh, []);
   const look = async (address: string): Promise<void> => {

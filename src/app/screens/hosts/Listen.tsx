@@ -1,5 +1,6 @@
 import { Button } from '@mui/material';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { factsAbout } from '../../state/answers.ts';
 import { useStore } from 'react-redux';
 import type { HostCard } from '../../../core/known/hosts/card.ts';
 import type { Item } from '../../../core/model/item.ts';
@@ -86,7 +87,7 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
   );
 }
 
-const knownOf = (store: Store, item: Item) => store.getState().world.facts[item.canonical] ?? {};
+const knownOf = (store: Store, item: Item) => factsAbout(store.getState(), item.canonical);
 
 function Found({ found }: { found: Listened }): ReactElement {
   return (

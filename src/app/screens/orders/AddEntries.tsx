@@ -5,7 +5,7 @@ import { bringIn } from '../../../core/pipeline.ts';
 import { entryOf, type Entry } from '../../../core/order/order.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { loadFacts } from '../../state/world.ts';
+import { server } from '../../state/server.ts';
 import { listEmbeds } from '../../storage/embeds.ts';
 
 interface Props {
@@ -56,15 +56,17 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
     // Titles and lengths come when the hosts have answered; until then the address stands there.
     for (const { id, address, title } of taken)
       if (title === '')
-        void dispatch(loadFacts({ link: address, about: address, width: 640 })).then((answer) => {
-          if (!loadFacts.fulfilled.match(answer)) return;
-          const { title: found = '', duration, author = '' } = answer.payload.facts;
-          told(id, {
-            title: found.slice(0, 300),
-            author: author.slice(0, 200),
-            ...(duration !== undefined && { seconds: duration }),
-          });
-        });
+        void dispatch(server.endpoints.said.initiate({ link: address, about: address, width: 640 }, { subscribe: false })).then(
+          ({ data }) => {
+            if (!data) return;
+            const { title: found = '', duration, author = '' } = data.facts;
+            told(id, {
+              title: found.slice(0, 300),
+              author: author.slice(0, 200),
+              ...(duration !== undefined && { seconds: duration }),
+            });
+          },
+        );
   };
   return (
     <div className="order-add">

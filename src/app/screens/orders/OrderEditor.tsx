@@ -5,7 +5,7 @@ import { orderSchema, withNews, type Order } from '../../../core/order/order.ts'
 import { pageOf } from '../../../core/order/page/page.ts';
 import { LAYOUT_WORDS, LOOP_WORDS, sayNews } from '../../../messages/order.ts';
 import { selectBook, selectSite } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { removeOrder, saveOrder } from '../../storage/orders.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
@@ -76,11 +76,12 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
 
 /** What its feed has that was never looked at. */
 function News({ order, take }: { order: Order; take: (to: (before: Order) => Order) => void }): ReactElement | null {
+  const dispatch = useAppDispatch();
   const [said, setSaid] = useState('');
   if (order.feed === undefined) return null;
   const look = async (): Promise<void> => {
     setSaid('The feed is being fetched …');
-    const answer = await fetchFeed(order.feed!);
+    const answer = await fetchFeed(dispatch, order.feed!);
     if ('why' in answer) return setSaid(answer.why);
     const { readOrder } = await import('../../../core/order/formats/list.ts');
     const found = readOrder(answer.text, answer.address);

@@ -6,6 +6,7 @@ import { NavLink, useNavigate, useParams } from 'react-router';
 import { newOrder, orderSchema, type Order } from '../../../core/order/order.ts';
 import { readJson } from '../../../core/model/json.ts';
 import { sayFound } from '../../../messages/order.ts';
+import { useAppDispatch } from '../../state/store.ts';
 import { listOrders, saveOrder } from '../../storage/orders.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { fetchFeed } from './fetchFeed.ts';
@@ -54,6 +55,7 @@ export function Orders(): ReactElement {
 /** An empty one, or what a feed or a file holds. */
 function Begin(): ReactElement {
   const navigate = useNavigate();
+  const dispatch = useAppDispatch();
   const [address, setAddress] = useState('');
   const [said, setSaid] = useState('');
   const keep = async (order: Order): Promise<void> => {
@@ -77,7 +79,7 @@ function Begin(): ReactElement {
   };
   const ask = async (): Promise<void> => {
     setSaid('The feed is being fetched …');
-    const answer = await fetchFeed(address.trim());
+    const answer = await fetchFeed(dispatch, address.trim());
     if ('why' in answer) return setSaid(answer.why);
     setAddress('');
     await bring(answer.text, answer.address);

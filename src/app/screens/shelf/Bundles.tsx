@@ -13,7 +13,7 @@ import { changedSinceBundle, lastBundle, noteBundle } from '../../storage/bundle
 import { isFull } from '../../storage/database.ts';
 import { saveFile } from '../../ui/files.ts';
 import { listOrders } from '../../storage/orders.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 const worker = (): Worker => new Worker(new URL('../../../workers/bundle.ts', import.meta.url), { type: 'module' });
 const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });
@@ -60,14 +60,14 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   };
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
-    <Pane title="Backup and bundles" close={close} wide>
+    <DialogFrame title="Backup and bundles" close={close} wide>
       <p className="quiet">
         A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host
         cards and your own choices.{' '}
         {since &&
           (since[0] === 0 ? 'None was saved yet.' : `The last was saved on ${day.format(since[0])}; ${since[1]} changed since.`)}
       </p>
-      <div className="pane-ways">
+      <div className="dialog-ways">
         <Button variant="contained" onClick={() => told(save(null))}>
           Save everything
         </Button>
@@ -85,7 +85,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
       {incoming && <Incoming steps={incoming.steps} damaged={incoming.damaged} take={(steps) => told(take(steps))} />}
       <NotInIt />
       <Room />
-    </Pane>
+    </DialogFrame>
   );
 }
 

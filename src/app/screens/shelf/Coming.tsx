@@ -7,7 +7,7 @@ import { sayComing } from '../../../messages/shelf.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { listEmbeds } from '../../storage/embeds.ts';
 import { saveFile } from '../../ui/files.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 const day = new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 
@@ -17,7 +17,7 @@ export function Coming({ close }: { close: () => void }): ReactElement {
   const embeds = useLiveQuery(listEmbeds) ?? [];
   const days = coming(embeds, today);
   return (
-    <Pane
+    <DialogFrame
       title="Calendar"
       close={close}
       wide
@@ -46,6 +46,6 @@ export function Coming({ close }: { close: () => void }): ReactElement {
           ))}
         </ul>
       )}
-    </Pane>
+    </DialogFrame>
   );
 }

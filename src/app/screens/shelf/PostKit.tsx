@@ -2,11 +2,11 @@ import { Button } from '@mui/material';
 import { useEffect, useState, type ReactElement } from 'react';
 import { kitAsHtml, kitAsMarkdown, tidyAddress, type Kit } from '../../../core/many/kit/kit.ts';
 import { MOST, type SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
-import { loadPicture } from '../../state/world.ts';
+import { loadPicture } from '../../state/server.ts';
 import { changeEmbeds } from '../../storage/embeds.ts';
 import { copyText } from '../../copyText.ts';
 import { saveFile } from '../../ui/files.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { useAppSelector } from '../../state/store.ts';
 
 const PARTS = [
@@ -41,7 +41,7 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
   const keep = (): void =>
     void changeEmbeds([embed.id], (one) => ({ facts: { ...one.facts, description: kit.description } }), Date.now());
   return (
-    <Pane
+    <DialogFrame
       title="Texts for a post"
       close={close}
       wide
@@ -86,7 +86,7 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
         ))}
       </div>
       <p role="status">{said}</p>
-    </Pane>
+    </DialogFrame>
   );
 }
 

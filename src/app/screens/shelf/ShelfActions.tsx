@@ -11,7 +11,7 @@ import { changedSinceBundle } from '../../storage/bundles.ts';
 import { replaceWorks } from '../../storage/embeds.ts';
 import { copyText } from '../../copyText.ts';
 import { lazily } from '../../ui/lazily.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 const Coming = lazily(
   () => import('./Coming.tsx').then((module) => module.Coming),
@@ -125,7 +125,7 @@ function Block({ picked, close }: { picked: readonly Entry[]; close: () => void 
       () => setSaid('The browser refused to copy. Select the code and copy it by hand.'),
     );
   return (
-    <Pane
+    <DialogFrame
       title={`${picked.length} embeds as one block`}
       close={close}
       wide
@@ -139,6 +139,6 @@ function Block({ picked, close }: { picked: readonly Entry[]; close: () => void 
         {code}
       </pre>
       <p role="status">{said}</p>
-    </Pane>
+    </DialogFrame>
   );
 }

@@ -42,7 +42,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
   // Without headings all rows are equally high, and nothing has to be measured anew.
   const uneven = bySite ? rows : null;
   useEffect(() => list.measure(), [list, uneven]);
-  const faces = useFaces(
+  const thumbnails = useThumbnails(
     inSight.flatMap(({ index }) => {
       const row = rows[index];
       return row && 'entry' in row ? row.entry.embed.id : [];
@@ -66,7 +66,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
             <li key={index} className="shelf-row" style={style} data-open={embed.id === open} data-state={row.entry.state}>
               <Row
                 entry={row.entry}
-                face={faces.get(embed.id)}
+                thumbnail={thumbnails.get(embed.id)}
                 open={embed.id === open}
                 chosen={chosen.has(embed.id)}
                 setOpen={setOpen}
@@ -97,7 +97,7 @@ function SiteName({ id }: { id: string }): ReactElement {
 
 interface RowProps {
   entry: Entry;
-  face: string | undefined;
+  thumbnail: string | undefined;
   open: boolean;
   chosen: boolean;
   setOpen: (id: string | null) => void;
@@ -105,7 +105,7 @@ interface RowProps {
 }
 
 /** One embed; drawn anew only when something of it has changed, however the list is moved. */
-const Row = memo(function Row({ entry: { embed, state }, face, open, chosen, setOpen, choose }: RowProps): ReactElement {
+const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen, setOpen, choose }: RowProps): ReactElement {
   const host = useAppSelector((all) => selectCards(all).find((card) => card.id === embed.host)?.name);
   const kind = KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? 'not recognised';
   return (
@@ -116,7 +116,7 @@ const Row = memo(function Row({ entry: { embed, state }, face, open, chosen, set
         checked={chosen}
         onChange={(event) => choose(embed.id, event.target.checked)}
       />
-      <span className="shelf-face">{face && <img src={face} alt="" />}</span>
+      <span className="shelf-thumbnail">{thumbnail && <img src={thumbnail} alt="" />}</span>
       <span className="shelf-title">
         <Link to={`/bench/${embed.id}`}>{embed.title}</Link>
         <small>{setWords(embed)}</small>
@@ -168,18 +168,18 @@ function joined(before: ReadonlyMap<string, string>, found: readonly Picture[]):
 }
 
 /** The small pictures of the rows in sight, by id of their embeds; one that is still being fetched comes when it is there. */
-function useFaces(ids: readonly string[]): ReadonlyMap<string, string> {
-  const [faces, setFaces] = useState<ReadonlyMap<string, string>>(new Map());
+function useThumbnails(ids: readonly string[]): ReadonlyMap<string, string> {
+  const [thumbnails, setThumbnails] = useState<ReadonlyMap<string, string>>(new Map());
   const wanted = ids.join(' ');
   useEffect(() => {
     let leave: (() => void) | undefined;
     const timer = setTimeout(() => {
-      leave = watchPictures(wanted.split(' '), (found) => setFaces((before) => joined(before, found)));
+      leave = watchPictures(wanted.split(' '), (found) => setThumbnails((before) => joined(before, found)));
     }, SETTLED);
     return () => {
       clearTimeout(timer);
       leave?.();
     };
   }, [wanted]);
-  return faces;
+  return thumbnails;
 }

@@ -6,7 +6,7 @@ import type { SavedEmbed, Version } from '../../../core/keeping/shelf/saved.ts';
 import { remakeIn } from '../../state/remake.ts';
 import type { State, Store } from '../../state/store.ts';
 import { listVersions, replaceWorks } from '../../storage/embeds.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -41,13 +41,13 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
         ))}
       </ul>
       {beside && (
-        <Pane title={`Taken on ${when.format(beside.taken)}, and now`} close={() => setBeside(null)} wide>
+        <DialogFrame title={`Taken on ${when.format(beside.taken)}, and now`} close={() => setBeside(null)} wide>
           <pre className="code-difference" tabIndex={0}>
             {diffWordsWithSpace(beside.code, embed.code).map(({ value, added, removed }, i) =>
               added ? <ins key={i}>{value}</ins> : removed ? <del key={i}>{value}</del> : <span key={i}>{value}</span>,
             )}
           </pre>
-        </Pane>
+        </DialogFrame>
       )}
     </>
   );

@@ -7,6 +7,7 @@ import { pageWords, type PageWords } from '../../../core/model/pageWords.ts';
 import { siteSchema, type Site } from '../../../core/model/site.ts';
 import { paletteToCss, paletteToTokens, tokensToPalette } from '../../../core/known/sites/palette.ts';
 import { FORMS } from '../../../core/steps/write/forms/list.ts';
+import { selectGiven } from '../../state/answers.ts';
 import { dropSite, keepSite } from '../../state/ownSites.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
@@ -23,7 +24,7 @@ const checkSite = (draft: Site): Site | undefined => siteSchema.safeParse(draft)
 export function SiteEditor({ site }: { site: Site }): ReactElement {
   const store = useStore() as Store;
   const own = useAppSelector((state) => state.world.ownSites.some(({ id }) => id === site.id));
-  const shipped = useAppSelector((state) => state.world.sites.some(({ id }) => id === site.id));
+  const shipped = useAppSelector((state) => selectGiven(state).sites.some(({ id }) => id === site.id));
   const navigate = useNavigate();
   const {
     draft,

@@ -8,7 +8,7 @@ import { saySetting } from '../../../messages/en.ts';
 import { remakeIn } from '../../state/remake.ts';
 import type { Store } from '../../state/store.ts';
 import { listEmbeds, replaceWorks } from '../../storage/embeds.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 /** Embeds that are made anew between two looks at the screen. */
 const AT_ONCE = 20;
@@ -47,7 +47,7 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
     );
   };
   return (
-    <Pane
+    <DialogFrame
       title={`What the house style of ${site.name} would change`}
       close={close}
       wide
@@ -85,7 +85,7 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
       </ul>
       {would && would.length > SHOWN && <p className="quiet">And {would.length - SHOWN} more, which are chosen too.</p>}
       <p role="status">{said}</p>
-    </Pane>
+    </DialogFrame>
   );
 }
 

@@ -7,7 +7,7 @@ import { savedSchema } from '../../keeping/shelf/saved.ts';
 import { styleSchema } from '../../known/styles/style.ts';
 import { book, sites } from '../../../laws/world.ts';
 import { recogniseColumns, ROLES } from './columns.ts';
-import { filesOut, pageOut, tableOut } from './out.ts';
+import { filesOfCodes, pageOfCodes, tableWithCodes } from './out.ts';
 import { makeRow, readCells, rowOut, workOf, type BatchSettings, type MadeRow } from './row.ts';
 import { readTable, writeTable } from './table.ts';
 
@@ -119,7 +119,7 @@ describe('what comes in becomes rows', () => {
       'title',
       'link',
       'start',
-      'pageOut',
+      'pageOfCodes',
     ]);
   });
 });
@@ -172,7 +172,7 @@ describe('what goes out', () => {
   const table = readTable(text);
   const made = batch(text);
   const out = made.map((row) => rowOut(row, sayRow(row)));
-  const csv = tableOut(table, out, ROW_STATES);
+  const csv = tableWithCodes(table, out, ROW_STATES);
 
   test('CSV keeps what came in and says the code, its state and what was found', () => {
     const { data } = Papa.parse<string[]>(csv.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
@@ -185,17 +185,17 @@ describe('what goes out', () => {
   });
 
   test('one page, and one file for each row', () => {
-    const page = pageOut(out, 'A & B');
+    const page = pageOfCodes(out, 'A & B');
     expect(page).toContain('<title>A &amp; B</title>');
     for (const row of made) expect(page).toContain(row.made.code);
-    expect(Object.keys(filesOut(out))).toEqual(['1-a-quoted-line-and-another.html', '2-night.html']);
+    expect(Object.keys(filesOfCodes(out))).toEqual(['1-a-quoted-line-and-another.html', '2-night.html']);
   });
 
   test('a feed gives a spreadsheet nothing to reckon', () => {
     const feed = `<rss version="2.0"><channel><item><title>=1+1</title><link>${VIDEO}</link></item></channel></rss>`;
     const rows = batch(feed).map((row) => rowOut(row, []));
-    expect(tableOut(readTable(feed), rows, ROW_STATES)).toContain("'=1+1");
-    expect(tableOut(readTable(`link,title\n${VIDEO},=1+1\n`), rows, ROW_STATES)).toContain(',=1+1,');
+    expect(tableWithCodes(readTable(feed), rows, ROW_STATES)).toContain("'=1+1");
+    expect(tableWithCodes(readTable(`link,title\n${VIDEO},=1+1\n`), rows, ROW_STATES)).toContain(',=1+1,');
   });
 
   test('any cells survive being written and read', () => {

@@ -3,7 +3,7 @@ import type { RowOut } from './row.ts';
 import { writeTable, type Table } from './table.ts';
 
 /** The table that came in, with the code of each row, its state in words, and what was found, in three columns more. */
-export function tableOut(
+export function tableWithCodes(
   { head, rows, delimiter, from }: Table,
   out: readonly RowOut[],
   words: Readonly<Record<RowOut['state'], string>>,
@@ -23,7 +23,7 @@ export function tableOut(
 const notReckoned = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
 /** One file for each row that has code: its number, its title, and the ending of its form. */
-export function filesOut(out: readonly RowOut[]): Record<string, string> {
+export function filesOfCodes(out: readonly RowOut[]): Record<string, string> {
   const digits = String(out.length).length;
   return Object.fromEntries(
     out.flatMap(({ code, title, form }, i): [string, string][] => {
@@ -37,7 +37,7 @@ export function filesOut(out: readonly RowOut[]): Record<string, string> {
 const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
 
 /** All codes in one page, each under its title. */
-export function pageOut(out: readonly RowOut[], title: string): string {
+export function pageOfCodes(out: readonly RowOut[], title: string): string {
   const parts = out
     .filter(({ code }) => code !== '')
     .map((row) => `<section>\n<h2>${escaped(row.title)}</h2>\n${row.code}\n</section>`);

@@ -1,5 +1,5 @@
 import { escapeHtml } from '../../model/markup/escape.ts';
-import type { Mark } from '../../model/code.ts';
+import type { CodeRange } from '../../model/code.ts';
 import type { Origin } from '../../model/plan.ts';
 
 /** A run of text with what it comes from; no origin for what every code has. */
@@ -127,7 +127,7 @@ const PLAIN_PROPERTY = /^(?!__proto__$)[a-z_$][\w$]*$/i;
 const quoted = (text: string): string => `'${JSON.stringify(text).slice(1, -1).replaceAll('\\"', '"').replaceAll("'", "\\'")}'`;
 
 /** Serialises once; escapes every text for where it stands, and maps each range to its origin. */
-export function serialise(nodes: readonly TreeNode[], language: keyof typeof DIALECTS): { text: string; map: Mark[] } {
+export function serialise(nodes: readonly TreeNode[], language: keyof typeof DIALECTS): { text: string; map: CodeRange[] } {
   const dialect: Dialect = DIALECTS[language];
   const [open, close] = (nodes.length > 1 && dialect.siblings) || ['', ''];
   const out = new Writer(dialect);
@@ -139,7 +139,7 @@ export function serialise(nodes: readonly TreeNode[], language: keyof typeof DIA
 
 class Writer {
   text = '';
-  readonly map: Mark[] = [];
+  readonly map: CodeRange[] = [];
   private readonly dialect: Dialect;
 
   constructor(dialect: Dialect) {

@@ -23,20 +23,20 @@ import {
 import { useCommand } from './useCommand.ts';
 
 /** The spine at the left: the screens, and what goes for all of them. */
-export function Spine(): ReactElement {
+export function Navigation(): ReactElement {
   const id = useAppSelector((state) => state.bench.present.id);
   return (
-    <nav className="spine" aria-label="Screens">
-      <span className="spine-mark" aria-hidden="true">
+    <nav className="navigation" aria-label="Screens">
+      <span className="navigation-mark" aria-hidden="true">
         <PaneAjar />
       </span>
-      <SpineLink to={id === NOTHING_OPENED ? '/' : `/bench/${id}`} sign={<BenchSign />} words="Bench" />
-      <SpineLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
-      <SpineLink to="/batch" sign={<BatchSign />} words="Batch" />
-      <SpineLink to="/orders" sign={<OrdersSign />} words="Orders" />
-      <SpineLink to="/sites" sign={<SitesSign />} words="Sites" />
-      <SpineLink to="/hosts" sign={<BookSign />} words="Hosts" />
-      <span className="spine-gap" />
+      <NavigationLink to={id === NOTHING_OPENED ? '/' : `/bench/${id}`} sign={<BenchSign />} words="Bench" />
+      <NavigationLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
+      <NavigationLink to="/batch" sign={<BatchSign />} words="Batch" />
+      <NavigationLink to="/orders" sign={<OrdersSign />} words="Orders" />
+      <NavigationLink to="/sites" sign={<SitesSign />} words="Sites" />
+      <NavigationLink to="/hosts" sign={<BookSign />} words="Hosts" />
+      <span className="navigation-gap" />
       <CommandButton command={undo} sign={<BackSign />} words="Undo" />
       <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
       <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" />
@@ -45,9 +45,9 @@ export function Spine(): ReactElement {
   );
 }
 
-function SpineLink({ to, sign, words }: { to: string; sign: ReactNode; words: string }): ReactElement {
+function NavigationLink({ to, sign, words }: { to: string; sign: ReactNode; words: string }): ReactElement {
   return (
-    <NavLink className="spine-link" to={to} end={to === '/'}>
+    <NavLink className="navigation-link" to={to} end={to === '/'}>
       {sign}
       {words}
     </NavLink>
@@ -57,7 +57,7 @@ function SpineLink({ to, sign, words }: { to: string; sign: ReactNode; words: st
 function CommandButton({ command, sign, words }: { command: Command; sign: ReactNode; words: string }): ReactElement {
   const { can, run } = useCommand(command);
   return (
-    <button className="spine-link" type="button" title={`${command.label} (${command.keys})`} disabled={!can} onClick={run}>
+    <button className="navigation-link" type="button" title={`${command.label} (${command.keys})`} disabled={!can} onClick={run}>
       {sign}
       {words}
     </button>

@@ -5,7 +5,7 @@ import { Outlet, useLocation } from 'react-router';
 import { useAppSelector } from './state/store.ts';
 import { Banner } from './ui/Banner.tsx';
 import { lazily } from './ui/lazily.ts';
-import { Spine } from './ui/Spine.tsx';
+import { Navigation } from './ui/Navigation.tsx';
 import { Unbroken } from './ui/Unbroken.tsx';
 import { colourVariables, makeTheme } from './ui/theme.ts';
 
@@ -15,7 +15,7 @@ const Shortcuts = lazily(
 );
 
 /** What stands around every screen. */
-export function House(): ReactElement {
+export function Layout(): ReactElement {
   const name = useAppSelector((state) => state.view.theme);
   const shortcuts = useAppSelector((state) => state.view.shortcuts);
   // Another screen of the same kind is no other screen, and its state stays.
@@ -27,8 +27,8 @@ export function House(): ReactElement {
   return (
     <ThemeProvider theme={theme}>
       <GlobalStyles styles={colourVariables(name)} />
-      <div className="house">
-        <Spine />
+      <div className="layout">
+        <Navigation />
         <Banner />
         <main className="screen">
           <Unbroken key={pathname} within>

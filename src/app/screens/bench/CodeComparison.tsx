@@ -4,7 +4,7 @@ import { settingOf } from '../../../core/known/settings/list.ts';
 import { sayDifference } from '../../../messages/en.ts';
 import { selectComparison, selectEmbed, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 const WHAT: Record<Difference['what'], string> = {
   address: 'address',
@@ -14,13 +14,13 @@ const WHAT: Record<Difference['what'], string> = {
 };
 
 /** What was pasted beside what is taken away: the two codes, and every difference in words. */
-export function BeforeAndAfter({ close }: { close: () => void }): ReactElement {
+export function CodeComparison({ close }: { close: () => void }): ReactElement {
   const { candidate } = useAppSelector(selectRecognised);
   const text = useAppSelector((state) => state.bench.present.text);
   const embed = useAppSelector(selectEmbed);
   const rows = useAppSelector(selectComparison) ?? [];
   return (
-    <Pane title="Compare with what was pasted" close={close} wide>
+    <DialogFrame title="Compare with what was pasted" close={close} wide>
       <div className="compare-codes">
         <CodeOf words="As it was pasted" code={text.slice(...candidate.range)} />
         <CodeOf words="As it is taken away" code={embed?.code.text ?? ''} />
@@ -51,7 +51,7 @@ export function BeforeAndAfter({ close }: { close: () => void }): ReactElement {
           </tbody>
         </table>
       )}
-    </Pane>
+    </DialogFrame>
   );
 }
 

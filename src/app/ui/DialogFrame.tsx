@@ -11,15 +11,15 @@ interface Props {
   children: ReactNode;
 }
 
-/** A pane over the screen: its title, its content, what can be done, and a way out. */
-export function Pane({ title, close, wide = false, className, actions, children }: Props): ReactElement {
+/** A dialog over the screen: its title, its content, what can be done, and a way out. */
+export function DialogFrame({ title, close, wide = false, className, actions, children }: Props): ReactElement {
   const id = useId();
   return (
     <Dialog open onClose={close} {...(wide && { maxWidth: 'md', fullWidth: true })} aria-labelledby={id}>
       <DialogTitle id={id}>{title}</DialogTitle>
       <DialogContent className={className}>
         {children}
-        <div className="pane-ways">
+        <div className="dialog-ways">
           {actions}
           <Button variant="outlined" onClick={close}>
             Close

@@ -8,11 +8,11 @@ import { selectEmbed, selectFacts, selectItem, selectSite, selectVariant, select
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { copyText } from '../../copyText.ts';
 import { saveFile } from '../../ui/files.ts';
-import { Pane } from '../../ui/Pane.tsx';
+import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { fileOf, plainName } from '../../../core/many/kit/codeFile.ts';
 
 /** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
-export function SeveralForms({ close }: { close: () => void }): ReactElement {
+export function SeveralCodes({ close }: { close: () => void }): ReactElement {
   const store = useStore() as Store;
   const dispatch = useAppDispatch();
   const site = useAppSelector(selectSite);
@@ -45,7 +45,7 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
     take();
   };
   return (
-    <Pane
+    <DialogFrame
       title="Several types of code"
       close={close}
       actions={
@@ -59,7 +59,7 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
         </>
       }
     >
-      <div className="several-forms">
+      <div className="several-codes">
         {FORMS.map(({ id, label, help }) => (
           <label key={id} className="tick" title={help}>
             <input
@@ -74,6 +74,6 @@ export function SeveralForms({ close }: { close: () => void }): ReactElement {
         ))}
       </div>
       <p role="status">{said}</p>
-    </Pane>
+    </DialogFrame>
   );
 }

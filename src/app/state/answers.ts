@@ -1,0 +1,34 @@
+import type { Facts } from '../../core/model/item.ts';
+import type { Reached } from '../../core/proof/reach/reached.ts';
+import { server, type Given, type Said } from './server.ts';
+import type { State } from './store.ts';
+
+/** What the server has answered so far, as the rest of the application asks for it. */
+const NOTHING_GIVEN: Given = { cards: [], sites: [], example: '' };
+const NO_FACTS: Facts = {};
+const NO_ANSWER: Said = { facts: NO_FACTS, found: null, refused: 'noAnswer' };
+
+const askedForGiven = server.endpoints.given.select();
+
+export const selectGiven = (state: State): Given => askedForGiven(state).data ?? NOTHING_GIVEN;
+
+export function selectGivenStatus(state: State): 'loading' | 'ready' | 'failed' {
+  const { data, isError } = askedForGiven(state);
+  return data ? 'ready' : isError ? 'failed' : 'loading';
+}
+
+const askedAbout = (state: State, about: string) => server.endpoints.said.select({ about, link: about, width: undefined })(state);
+
+/** What the host said of an item, by its canonical link; undefined until it has been asked, or while nobody could ask it. */
+export function selectSaid(state: State, about: string): Said | undefined {
+  const { data, error } = askedAbout(state, about);
+  if (data) return data;
+  return error && !('status' in error && error.status === 'FETCH_ERROR') ? NO_ANSWER : undefined;
+}
+
+/** What the host said of an item, or else what was kept with the embed. */
+export const factsAbout = (state: State, about: string): Facts =>
+  askedAbout(state, about).data?.facts ?? state.world.keptFacts[about] ?? NO_FACTS;
+
+export const selectReachedAt = (state: State, url: string, site: string): readonly Reached[] | undefined =>
+  server.endpoints.reached.select({ url, site })(state).data?.reached;
