@@ -17,6 +17,17 @@ export default defineConfig({
       },
       {
         test: {
+          name: 'parts',
+          include: ['src/app/**/*.test.tsx'],
+          environment: 'jsdom',
+          setupFiles: ['src/app/testing/setup.ts'],
+          testTimeout: 60_000,
+          maxWorkers: 2,
+          isolate: false,
+        },
+      },
+      {
+        test: {
           name: 'e2e',
           include: ['e2e/**/*.test.ts'],
           environment: 'node',

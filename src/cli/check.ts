@@ -1,6 +1,7 @@
 import { canKeep } from '../core/live/keep.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../core/pipeline.ts';
-import type { Site } from '../core/model/site.ts';
+import type { Context } from '../core/context.ts';
+import { siblingsOf } from '../core/model/sibling.ts';
 import { sayFinding, sayRefusal, sayRepair } from '../messages/en.ts';
 import { openBook, readSite, readText } from './io.ts';
 
@@ -9,7 +10,11 @@ export async function check(argument: string, options: { json?: boolean; site?: 
   const text = await readText(argument);
   const book = openBook(options.hosts);
   const site = options.site === undefined ? null : readSite(options.site);
-  const found = bringIn(text, book).map((one) => ({ ...one, embed: one.item ? asItStands(text, one, { book, site }) : null }));
+  const all = bringIn(text, book);
+  const found = all.map((one) => ({
+    ...one,
+    embed: one.item ? asItStands(text, one, { book, site, facts: {}, siblings: siblingsOf(all, one) }) : null,
+  }));
   if (options.json) console.log(JSON.stringify(found.map(toJson), null, 2));
   else found.forEach((one) => console.log(toLines(one)));
   return found.every(({ embed }) => embed !== null && embed.findings.every(({ severity }) => severity !== 'error')) ? 0 : 1;
@@ -17,12 +22,7 @@ export async function check(argument: string, options: { json?: boolean; site?: 
 
 type Found = Recognised & { embed: Embed | null };
 
-function asItStands(
-  text: string,
-  { candidate, item }: Recognised,
-  { book, site }: { book: ReturnType<typeof openBook>; site: Site | null },
-): Embed {
-  const context = { book, site, facts: {} };
+function asItStands(text: string, { candidate, item }: Recognised, context: Context): Embed {
   return canKeep(candidate)
     ? keepEmbed({ text, candidate }, item!, item!.settings, context)
     : makeEmbed(item!, item!.settings, { ...context, form: candidate.source === 'link' ? 'link' : 'responsive' });

@@ -189,6 +189,12 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   scrollsInside: ({ actual, expected }) =>
     `The frame is ${actual} px high and its content ${expected} px: it gets a scroll bar of its own.`,
   loadsAllAtOnce: () => 'Turning by itself, or with its sound bed, it loads all its pages together with the page around it.',
+  manyAtOnce: ({ actual }) => `With the others, ${actual} players load at once when the page is opened. On a phone that is slow.`,
+  sameTitle: ({ actual }) => `Another embed of the page is called “${actual}” too: by ear nobody can tell them apart.`,
+  severalStart: ({ actual }) =>
+    `${actual === '1' ? 'Another embed' : `${actual} other embeds`} of the page ${actual === '1' ? 'starts' : 'start'} by themselves as well: they play over each other.`,
+  scriptTwice: ({ actual }) =>
+    `Another embed of the page brings the same script, ${shortened(actual)}. Once is enough: take it out of one of them.`,
   permissionMissing: ({ actual }) =>
     `The frame is not allowed ${actual.replaceAll('; ', ' and ').replaceAll('-', ' ')}, which its player wants to use.`,
   sandboxBlocks: ({ actual }) => `The sandbox lacks ${actual}: the player stays empty.`,
@@ -246,6 +252,10 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   smallerThanUseful: ({ expected }) => `Make it ${expected} high`,
   scrollsInside: ({ expected }) => `Make it ${expected} px high`,
   loadsAllAtOnce: () => 'Load when near',
+  manyAtOnce: () => 'Load when near',
+  sameTitle: ({ expected }) => (expected === '' ? 'Write another title' : `Use “${expected}”`),
+  severalStart: () => 'Wait for the visitor',
+  scriptTwice: () => '',
   permissionMissing: () => 'Allow it',
   sandboxBlocks: () => 'Allow what it needs',
   runsOwnCode: () => 'Leave it out',

@@ -7,6 +7,7 @@ import { canKeep } from '../../core/live/keep.ts';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
 import { aboutOf, type Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
+import { siblingsOf } from '../../core/model/sibling.ts';
 import { bringIn, keepEmbed, makeEmbed, reachAddress, type Embed } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/keeping/shelf/embedOf.ts';
@@ -125,11 +126,14 @@ const selectWrittenFacts = createSelector(
   (facts, coverRatio, dates): Facts => ({ ...facts, ...(coverRatio !== null && { coverRatio }), ...dates }),
 );
 
+/** What stands beside it in the page that was brought in. */
+const selectSiblings = createSelector([selectFound, selectRecognised], siblingsOf);
+
 /** What the server found at the frame address, and what was decided about code that runs. */
-const selectFoundOut = createSelector([selectReached, (state: State) => state.bench.present.running], (reached, running) => ({
-  reached,
-  running,
-}));
+const selectFoundOut = createSelector(
+  [selectReached, (state: State) => state.bench.present.running, selectSiblings],
+  (reached, running, siblings) => ({ reached, running, siblings }),
+);
 
 const selectContext = createSelector(
   [selectBook, selectSite, selectWrittenFacts, selectFoundOut],

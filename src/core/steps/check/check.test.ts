@@ -6,6 +6,7 @@ import { checkPages } from '../../../messages/checkPages.ts';
 import { sayFinding, sayRemedy } from '../../../messages/en.ts';
 import type { Facts } from '../../model/item.ts';
 import type { RunningChoice } from '../../model/running.ts';
+import { siblingsOf } from '../../model/sibling.ts';
 import { siteSchema } from '../../model/site.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../../pipeline.ts';
 import { SETTINGS, type Settings } from '../../known/settings/list.ts';
@@ -36,9 +37,10 @@ function findings(
   facts: Facts = {},
   { form = 'responsive', at = {}, kept = false, running = null }: To = {},
 ) {
-  const { item, candidate } = bringIn(link, book)[0]!;
+  const all = bringIn(link, book);
+  const { item, candidate } = all[0]!;
   const asked = { ...item!.settings, ...settings };
-  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts, running };
+  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts, running, siblings: siblingsOf(all, all[0]!) };
   return (kept ? keepEmbed({ text: link, candidate }, item!, asked, to) : makeEmbed(item!, asked, { ...to, form })).findings;
 }
 
@@ -83,6 +85,11 @@ const BOOKLET = 'http://gatherfold.localhost:4600/read/AN1126';
 const ALBUM = 'http://albumfen.localhost:4600/by/saltings-bakehouse/5550123/in/album-204118';
 const LOOP = 'http://loopwick.localhost:4600/l/stone-turning-7stn4';
 const COVERED = { ...TITLED, consent: 'Loads from the host.' };
+
+const framed = (title: string, asked = ''): string =>
+  `<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=${title.charCodeAt(0)}${asked}" title="${title}"></iframe>\n`;
+const scripted = (book: string): string =>
+  `<div class="shelf" data-fold-book="${book}"></div>\n<script async src="http://gatherfold.localhost:4600/fold.js"></script>\n`;
 
 /** One case for each further check; the remedy, where one press is enough, ends the trouble. */
 const CASES: Readonly<Record<string, Case>> = {
@@ -163,6 +170,10 @@ const CASES: Readonly<Record<string, Case>> = {
   scriptStripped: { on: ALBUM, settings: { ...TITLED, textLink: 'T' }, at: { strips: { scripts: true } } },
   framePolicy: { on: VIDEO, settings: TITLED, at: { frames: ['https://media.example'] } },
   accentContrast: { on: SOUND, settings: { ...TITLED, accent: '#f4e9c8' }, remedy: 'Use Lichen' },
+  sameTitle: { on: framed('T') + framed('T'), kept: true, remedy: 'Write another title' },
+  manyAtOnce: { on: ['A', 'B', 'C', 'D', 'E'].map((title) => framed(title)).join(''), remedy: 'Load when near' },
+  severalStart: { on: framed('A', '&auto=1&hush=1') + framed('B', '&auto=1&hush=1'), remedy: 'Wait for the visitor' },
+  scriptTwice: { on: scripted('AN1126') + scripted('AN1127'), settings: TITLED, kept: true },
   linkForNobody: { on: ALBUM, settings: TITLED, remedy: 'Link as “T”' },
 };
 

@@ -28,6 +28,10 @@ import { sandboxBlocks } from './sandboxBlocks.ts';
 import { sharePageFramed } from './sharePageFramed.ts';
 import { scrollsInside } from './scrollsInside.ts';
 import { severalCards } from './severalCards.ts';
+import { manyAtOnce } from './manyAtOnce.ts';
+import { sameTitle } from './sameTitle.ts';
+import { scriptTwice } from './scriptTwice.ts';
+import { severalStart } from './severalStart.ts';
 import { smallerThanUseful } from './smallerThanUseful.ts';
 import { startBeyondEnd } from './startBeyondEnd.ts';
 import { tallerThanScreen } from './tallerThanScreen.ts';
@@ -55,6 +59,7 @@ export const CHECKS = [
   sandboxBlocks,
   noWayToStop,
   autoplayUnmuted,
+  severalStart,
   endBeforeStart,
   startBeyondEnd,
   pageBeyondEnd,
@@ -68,6 +73,7 @@ export const CHECKS = [
   smallerThanUseful,
   scrollsInside,
   loadsAllAtOnce,
+  manyAtOnce,
   ratioDiffers,
   accentContrast,
   sharePageFramed,
@@ -75,6 +81,7 @@ export const CHECKS = [
   outTooEarly,
   severalCards,
   titleMissing,
+  sameTitle,
   endBeyondEnd,
   muteAlone,
   autoplayCovered,
@@ -82,6 +89,7 @@ export const CHECKS = [
   languageDiffers,
   unknownParameter,
   saidTwice,
+  scriptTwice,
   obsoleteAttribute,
   linkForNobody,
   hostCondition,

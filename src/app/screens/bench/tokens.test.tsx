@@ -1,0 +1,75 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
+import { changed } from '../../state/bench.ts';
+import { selectEmbed } from '../../state/selectors.ts';
+import { settingsListed } from '../../state/view.ts';
+import { renderIn, storeWith, VIDEO } from '../../testing/render.tsx';
+import { FINDER_BUTTON } from './finderButton.ts';
+import { SettingFinder } from './SettingFinder.tsx';
+import { Token } from './Token.tsx';
+import { TokenEditor } from './TokenEditor.tsx';
+
+const settingsOf = (store: ReturnType<typeof storeWith>) => selectEmbed(store.getState())!.settings;
+
+describe('a token', () => {
+  test('says what is set, opens its editor, and follows what is chosen there', async () => {
+    const store = storeWith(VIDEO);
+    const user = renderIn(
+      store,
+      <>
+        <button id={FINDER_BUTTON} />
+        <Token id="mute" />
+        <TokenEditor />
+      </>,
+    );
+    const token = () => document.getElementById('token-mute')!;
+    const before = token().textContent;
+    await user.click(token());
+    expect(token().getAttribute('aria-expanded')).toBe('true');
+    const editor = within(screen.getByRole('dialog'));
+    await user.click(editor.getByRole('button', { name: 'on' }));
+    expect(settingsOf(store).mute).toBe('on');
+    expect(token().textContent).not.toBe(before);
+    await user.click(editor.getByRole('button', { name: 'Reset' }));
+    expect(settingsOf(store).mute).toBeUndefined();
+    await user.click(editor.getByRole('button', { name: 'Done' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  });
+
+  test('tells in words where the host does not do it', () => {
+    const store = storeWith(VIDEO);
+    store.dispatch(changed({ change: { zoom: 5 } }));
+    renderIn(store, <Token id="zoom" />);
+    expect(screen.getByRole('button').querySelector('small')?.textContent).toMatch(/\w{3}/);
+  });
+});
+
+describe('finding a setting', () => {
+  const open = (): { store: ReturnType<typeof storeWith>; user: ReturnType<typeof renderIn> } => {
+    const store = storeWith(VIDEO);
+    store.dispatch(settingsListed('all'));
+    const user = renderIn(
+      store,
+      <>
+        <button id={FINDER_BUTTON} />
+        <SettingFinder />
+      </>,
+    );
+    return { store, user };
+  };
+
+  test('its name alone comes first, and Enter opens it', async () => {
+    const { store, user } = open();
+    await user.type(screen.getByRole('combobox'), 'start time{Enter}');
+    expect(store.getState().view.open).toBe('start');
+  });
+
+  test('words of its help find it as well; other words find nothing, and say so', async () => {
+    const { user } = open();
+    await user.type(screen.getByRole('combobox'), 'without sound');
+    expect(screen.getAllByRole('option').length).toBeGreaterThan(0);
+    await user.type(screen.getByRole('combobox'), ' xylophone');
+    expect(screen.queryAllByRole('option')).toEqual([]);
+    expect(screen.getByText('No setting is called so.')).toBeDefined();
+  });
+});

@@ -1,0 +1,13 @@
+import { defineCheck, NOTHING } from '../rule.ts';
+
+export const scriptTwice = defineCheck({
+  id: 'scriptTwice',
+  severity: 'note',
+  holds: 'No script is loaded twice',
+  about:
+    'Two embeds of one host bring the same script. It is needed once a page; loaded again, some scripts count everything twice.',
+  run: ({ siblings = [], code }) => {
+    const script = siblings.find((other) => other.script !== null && code.text.includes(other.script))?.script;
+    return script ? [{ place: null, actual: script, expected: '' }] : NOTHING;
+  },
+});
