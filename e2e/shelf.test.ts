@@ -284,6 +284,10 @@ describe('a bundle', () => {
       await make(page, FERRY, 'The ferry');
       await toShelf(page, '2 embeds');
       await until(page, () => document.querySelectorAll('.shelf-thumbnail img').length === 2);
+      await press(page, 'link', 'Orders');
+      await press(page, 'button', 'New running order');
+      await waitForText(page, 'New running order 0');
+      await toShelf(page, '2 embeds');
       await press(page, 'button', 'Theme');
       const theme = await page.evaluate(() => document.documentElement.dataset.theme);
       await press(page, 'button', 'Backup');
@@ -294,20 +298,21 @@ describe('a bundle', () => {
       await waitForText(page, 'Nothing is kept yet');
       await press(page, 'button', 'Backup');
       await giveFile(page, 'Bring a bundle in', bundle.path);
-      await press(page, 'button', 'Take 3 in');
-      await waitForText(page, '3 things are taken in');
+      await press(page, 'button', 'Take 4 in');
+      await waitForText(page, '4 things are taken in');
       expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
-      const { embeds, versions, pictures, proofs, backs } = await dumpStore(page);
+      const { embeds, versions, pictures, proofs, backs, orders } = await dumpStore(page);
       expect({ embeds, versions, pictures }).toEqual({
         embeds: before.embeds,
         versions: before.versions,
         pictures: before.pictures,
       });
-      expect({ proofs, backs }).toEqual({ proofs: before.proofs, backs: before.backs });
+      expect({ proofs, backs, orders }).toEqual({ proofs: before.proofs, backs: before.backs, orders: before.orders });
+      expect(orders!.length).toBe(1);
       expect([embeds!.length, versions!.length, pictures!.length]).toEqual([2, 1, 2]);
       await waitForText(page, '2 embeds');
       await giveFile(page, 'Bring a bundle in', bundle.path);
-      await waitForText(page, '3 are the same and stay');
+      await waitForText(page, '4 are the same and stay');
       forget(bundle);
     }));
 

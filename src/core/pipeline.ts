@@ -24,6 +24,7 @@ import { write } from './steps/write/write.ts';
  */
 export type Recognised = { candidate: Candidate } & Recognition;
 
+/** What the steps make of an item: what was asked, what comes of it, the code, and what would go wrong. */
 export interface Embed {
   item: Item;
   settings: Settings;

@@ -3,14 +3,15 @@ import { preferenceSchema, type Bundle } from '../../core/keeping/bundle/bundle.
 import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
 import { database, findPreference, savePreference } from './database.ts';
 import { wholesOf } from './embeds.ts';
+import { listOrders } from './orders.ts';
 import { listCards, listLessons, listSites, listStyles } from './own.ts';
 
-const { embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons } = database;
+const { embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons, orders } = database;
 
 /** Everything that is kept, or what belongs to some embeds, as one bundle. Sites, styles, cards and preferences go with everything. */
 export async function gather(ids: readonly string[] | null, now: Date): Promise<Bundle> {
   const wholes = await wholesOf(ids ?? (await embeds.toCollection().primaryKeys()));
-  const own = ids === null ? await listOwn() : { sites: [], styles: [], cards: [], preferences: [], lessons: [] };
+  const own = ids === null ? await listOwn() : { sites: [], styles: [], cards: [], preferences: [], lessons: [], orders: [] };
   return {
     format: 'refenestra-bundle',
     version: BUNDLE_VERSION,
@@ -24,19 +25,21 @@ export async function gather(ids: readonly string[] | null, now: Date): Promise<
   };
 }
 
-async function listOwn(): Promise<Pick<Bundle, 'sites' | 'styles' | 'cards' | 'preferences' | 'lessons'>> {
-  const [ownSites, ownStyles, ownCards, rows, ownLessons] = await Promise.all([
+async function listOwn(): Promise<Pick<Bundle, 'sites' | 'styles' | 'cards' | 'preferences' | 'lessons' | 'orders'>> {
+  const [ownSites, ownStyles, ownCards, rows, ownLessons, kept] = await Promise.all([
     listSites(),
     listStyles(),
     listCards(),
     preferences.toArray(),
     listLessons(),
+    listOrders(),
   ]);
   return {
     sites: ownSites,
     styles: ownStyles,
     cards: ownCards,
     lessons: ownLessons,
+    orders: kept.orders,
     preferences: rows.flatMap((row) => preferenceSchema.safeParse(row).data ?? []),
   };
 }
@@ -48,7 +51,7 @@ export const presentThings = (): Promise<Present> => gather(null, new Date(0));
 export async function takeIn(bundle: Bundle, chosen: ReadonlySet<string>): Promise<void> {
   await database.transaction(
     'rw',
-    [embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons],
+    [embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons, orders],
     async () => {
       const made = merge(bundle, await presentThings(), chosen);
       await embeds.bulkPut(made.embeds);
@@ -60,6 +63,7 @@ export async function takeIn(bundle: Bundle, chosen: ReadonlySet<string>): Promi
       await styles.bulkPut(made.styles);
       await cards.bulkPut(made.cards);
       await lessons.bulkPut(made.lessons);
+      await orders.bulkPut(made.orders.map(({ changed, order }) => ({ id: order.id, changed, order })));
       await preferences.bulkPut(made.preferences);
     },
   );

@@ -1,15 +1,11 @@
-import { orderSchema, type Order } from '../../core/order/order.ts';
+import { keptOrderSchema, type KeptOrder, type Order } from '../../core/order/order.ts';
 import { database } from './database.ts';
 
 /** All of them, the last changed first; what no longer passes the schema stays where it is, and is counted. */
-export async function listOrders(): Promise<{ orders: Order[]; unreadable: number }> {
+export async function listOrders(): Promise<{ orders: KeptOrder[]; unreadable: number }> {
   const rows = await database.orders.toArray();
-  const read = rows.map((row) => orderSchema.safeParse(row.order).data);
-  const good = rows.flatMap((row, i) => (read[i] ? [{ changed: row.changed, order: read[i] }] : []));
-  return {
-    orders: good.sort((a, b) => b.changed - a.changed).map(({ order }) => order),
-    unreadable: rows.length - good.length,
-  };
+  const orders = rows.flatMap(({ changed, order }) => keptOrderSchema.safeParse({ changed, order }).data ?? []);
+  return { orders: orders.sort((a, b) => b.changed - a.changed), unreadable: rows.length - orders.length };
 }
 
 export async function saveOrder(order: Order): Promise<void> {

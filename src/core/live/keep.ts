@@ -30,6 +30,7 @@ const EDITABLE: ReadonlySet<Candidate['source']> = new Set(['iframe', 'media', '
 export const canKeep = ({ source, repairs, tag }: Candidate): boolean =>
   EDITABLE.has(source) && tag !== undefined && !repairs.some(({ code }) => BROKEN.has(code));
 
+/** A code in hand, and all that is needed to change it and nothing else in it. */
 export interface Kept extends Pick<Context, 'book' | 'site'> {
   /** The code in hand, whole; the candidate's ranges are of it. */
   text: string;

@@ -5,6 +5,7 @@ export interface Size {
   width: number;
   height: number;
 }
+/** A part of a picture: its size and its upper left corner, in pixels. */
 export interface Crop extends Size {
   left: number;
   top: number;

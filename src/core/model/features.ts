@@ -22,6 +22,7 @@ export function joinFeatures<One extends { readonly feature: string }>(all: read
   return [...byName.values()];
 }
 
+/** The name of a feature in an `allow` attribute, without its allowlist (Permissions Policy, section 5.2). */
 export function featureName(feature: string): string {
   const space = feature.indexOf(' ');
   return (space < 0 ? feature : feature.slice(0, space)).toLowerCase();
@@ -32,6 +33,7 @@ export const withheld = (name: string): string => `${name} 'none'`;
 
 /** A feature that a setting brought along into somebody's code, which is told apart by the origin that goes without saying. */
 export const marked = (feature: string): string => `${feature} 'src'`;
+/** Whether a feature is given to the address of the frame alone (`src`). */
 export const isMarked = (feature: string): boolean => /^[\w-]+\s+'src'$/.test(feature);
 /** By which a feature is found again in a list. */
 export const featureKey = (feature: string): string => (isMarked(feature) ? marked(featureName(feature)) : featureName(feature));

@@ -13,6 +13,7 @@ export interface Parameter {
   within?: string;
 }
 
+/** A parameter that was left out, and why. */
 export interface Dropped extends Parameter {
   why: 'tracking' | 'duplicate';
 }

@@ -53,6 +53,7 @@ function withoutTail(text: string): string {
 
 /** Names whose value is code wherever they stand: those of HTML (section 8.1.8), and of the libraries that bind by attribute. */
 const HANDLER = /^(?:on[a-z]|@|v-on:|x-on:|on:)/i;
+/** Whether an attribute is an event handler with something to run (HTML, section 8.1.8). */
 export const isHandler = ({ name, value }: Attribute): boolean => HANDLER.test(name) && value !== null && value.trim() !== '';
 
 /** URL Standard, section 4.4: control characters and spaces do not count in a scheme. */

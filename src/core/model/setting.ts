@@ -24,6 +24,7 @@ export interface Setting<Id extends string = string> {
   readonly kinds?: readonly Kind[];
 }
 
+/** A setting, with its id as a type of its own. */
 export function defineSetting<const Id extends string>(setting: Setting<Id>): Setting<Id> {
   return setting;
 }

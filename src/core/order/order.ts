@@ -71,6 +71,10 @@ export const orderSchema = z.strictObject({
 });
 export type Order = z.infer<typeof orderSchema>;
 
+/** A running order as it is kept, with when it was changed: milliseconds since the epoch. */
+export const keptOrderSchema = z.strictObject({ changed: z.number(), order: orderSchema });
+export type KeptOrder = z.infer<typeof keptOrderSchema>;
+
 /** What a file or a feed holds of a running order. */
 export interface Found {
   name: string;
@@ -81,6 +85,7 @@ export interface Found {
   left: readonly number[];
 }
 
+/** A running order with what is given, and else what is usual. Throws where what is given is not of its schema. */
 export const newOrder = (id: string, given: Partial<z.input<typeof orderSchema>> = {}): Order =>
   orderSchema.parse({ format: 'refenestra-running-order/1', id, entries: [], ...given });
 

@@ -23,6 +23,7 @@ type CardInput = z.input<typeof cardSchema>;
 type TargetInput = CardInput['targets'][string];
 type LinkInput = CardInput['links'][number];
 
+/** What a card is called. */
 export interface Naming {
   id: string;
   name: string;

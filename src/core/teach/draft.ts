@@ -48,6 +48,7 @@ export interface DraftSetting {
   certain: boolean;
 }
 
+/** A card in the making: what the examples have shown so far. */
 export interface Draft {
   targets: DraftTarget[];
   packs: Map<string, Pack>;
@@ -194,6 +195,7 @@ function pathPattern(segments: readonly (readonly (string | { put: string })[])[
   return `/${all.join('/')}`;
 }
 
+/** The shape of a link as a card writes it. */
 export interface LinkPattern {
   path: string;
   query: Record<string, string>;
@@ -254,5 +256,6 @@ export function linkPatterns({ pattern, names, frees }: DraftForm, origin: strin
   };
 }
 
+/** All that was observed of a target, over its forms of link. */
 export const observationsOf = ({ forms }: DraftTarget): Observation[] =>
   forms.flatMap(({ pairs }) => pairs.map(({ observation }) => observation));

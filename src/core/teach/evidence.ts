@@ -46,6 +46,7 @@ export interface Sight {
   guessed: boolean;
 }
 
+/** Packs taken apart into their members, and what is left to be explained. */
 export interface Unpacked {
   packs: Map<string, Pack>;
   /** Whether the sign between members was never seen. */

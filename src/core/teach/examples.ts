@@ -55,6 +55,7 @@ export const lessonSchema = z.strictObject({
 });
 export type Lesson = z.infer<typeof lessonSchema>;
 
+/** What somebody shows of a host: a link, a code, or both; and what they had set when they took it. */
 export interface Example {
   link?: string | undefined;
   code?: string | undefined;

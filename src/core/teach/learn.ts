@@ -22,6 +22,7 @@ import { questionsOf, type Question } from './questions.ts';
 import { learnSpelling } from './spell.ts';
 import { learnSettings, type LearntSetting } from './settings.ts';
 
+/** What was made of examples: a card, how sure each part of it is, what to ask, and what nobody can explain. */
 export interface Learnt {
   /** Null where nothing could be made of the examples. */
   card: HostCard | null;

@@ -13,6 +13,7 @@ interface Known {
   title?: string | undefined;
 }
 
+/** What was made of the messages of a player. */
 export interface Listened {
   /** Null where nothing could be made of what was heard. */
   player: PlayerMessages | null;

@@ -66,6 +66,7 @@ export type Why =
   /** Its placeholder is filled by a script of another host. */
   | 'scriptElsewhere';
 
+/** An example of which nothing could be made, and why. */
 export interface Unexplained {
   example: number;
   why: Why;
@@ -75,6 +76,7 @@ export interface Unexplained {
 
 const SEEN_LINK = /^(?:https?:)?\/\/\S+$/i;
 
+/** An address taken apart; null where it is not of http or https. */
 export function seen(address: string): Seen | null {
   const split = splitUrl(address);
   if (!split || !/^https?:/i.test(split.origin)) return null;

@@ -47,6 +47,7 @@ const knownItem = (address: string, book: HostBook): Item | null => {
   return item?.host === null ? null : item;
 };
 
+/** Whether it was taken without any setting. */
 export const isPlain = ({ settings }: Observation): boolean => Object.keys(settings).length === 0;
 
 /** The plain frame with most of the path in common, if that is more than the first word of it. */

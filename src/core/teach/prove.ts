@@ -67,4 +67,5 @@ function proveLink(
 export const isThere = (reached: readonly Reached[] | undefined): boolean =>
   reached?.every(({ code }) => code === 'reachable' || code === 'slow' || code === 'moved') ?? true;
 
+/** Whether a link was proved: recognised as it should be, and there for visitors. */
 export const holds = ({ outcome, reached }: ProvedLink): boolean => outcome === 'holds' && isThere(reached);

@@ -16,14 +16,14 @@ import { OrderEditor } from './OrderEditor.tsx';
 export function Orders(): ReactElement {
   const { id } = useParams();
   const kept = useLiveQuery(listOrders);
-  const order = kept?.orders.find((one) => one.id === id);
+  const order = kept?.orders.find((one) => one.order.id === id)?.order;
   return (
     <div className="orders">
       <nav className="orders-list" aria-label="Running orders">
         <h1>Running orders</h1>
         <Begin />
         <ul>
-          {kept?.orders.map((one) => (
+          {kept?.orders.map(({ order: one }) => (
             <li key={one.id}>
               <NavLink to={`/orders/${one.id}`}>
                 {one.name || 'Without a name'} <small className="quiet">{one.entries.length}</small>

@@ -12,7 +12,6 @@ import type { Store } from '../../state/store.ts';
 import { changedSinceBundle, lastBundle, noteBundle } from '../../storage/bundles.ts';
 import { isFull } from '../../storage/database.ts';
 import { saveFile } from '../../ui/files.ts';
-import { listOrders } from '../../storage/orders.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 const worker = (): Worker => new Worker(new URL('../../../workers/bundle.ts', import.meta.url), { type: 'module' });
@@ -63,7 +62,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     <DialogFrame title="Backup and bundles" close={close} wide>
       <p className="quiet">
         A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host
-        cards and your own choices.{' '}
+        cards, running orders and your own choices.{' '}
         {since &&
           (since[0] === 0 ? 'None was saved yet.' : `The last was saved on ${day.format(since[0])}; ${since[1]} changed since.`)}
       </p>
@@ -83,7 +82,6 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
       </div>
       <p role="status">{said}</p>
       {incoming && <Incoming steps={incoming.steps} damaged={incoming.damaged} take={(steps) => told(take(steps))} />}
-      <NotInIt />
       <Room />
     </DialogFrame>
   );
@@ -95,6 +93,7 @@ const PARTS = {
   sites: 'site',
   styles: 'house style',
   cards: 'host card',
+  orders: 'running order',
   preferences: 'choice of yours',
 } as const;
 const NAMES: Readonly<Record<string, string>> = { theme: 'Light or dark theme', providers: 'List of oEmbed providers' };
@@ -124,7 +123,7 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
       )}
       <p>
         <strong>{count('add')}</strong> new here, <strong>{count('change')}</strong> differ, <strong>{count('keep')}</strong> are
-        the same and stay. What is replaced stays as a version.
+        the same and stay. An embed that is replaced stays as a version.
       </p>
       <ul className="incoming">
         {open.slice(0, SHOWN).map((step) => (
@@ -153,18 +152,6 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
         {open.length === 0 ? 'Nothing to take' : `Take ${chosen.size} in`}
       </Button>
     </section>
-  );
-}
-
-/** Running orders do not go into bundles; who has some is told before they rely on it. */
-function NotInIt(): ReactElement | null {
-  const many = useLiveQuery(listOrders)?.orders.length ?? 0;
-  if (many === 0) return null;
-  return (
-    <p>
-      {many === 1 ? 'Your running order is' : `Your ${many} running orders are`} not in it. Save each on its own screen, by{' '}
-      <i>Save the list as</i>.
-    </p>
   );
 }
 

@@ -4,6 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { cards, runs, sites } from '../../../laws/world.ts';
 import { savedSchema, type SavedEmbed } from '../shelf/saved.ts';
 import { emptyWork } from '../shelf/work.ts';
+import { newOrder } from '../../order/order.ts';
 import { emptyStyle } from '../../known/styles/style.ts';
 import { pack, unpack, type Bundle } from './bundle.ts';
 import { EMBEDS_ALONE } from './version.ts';
@@ -23,7 +24,7 @@ const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
   });
 const bundle = (part: Partial<Bundle> = {}): Bundle => ({
   format: 'refenestra-bundle',
-  version: 4,
+  version: 5,
   made: '2026-11-23T20:00:00.000Z',
   embeds: [],
   ...EMBEDS_ALONE,
@@ -41,6 +42,7 @@ describe('a bundle', () => {
     lessons: [
       { id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }], putRight: { dropped: [], parts: [], edges: [] } },
     ],
+    orders: [{ changed: 7, order: newOrder('talks', { name: 'Talks' }) }],
     pictures: [{ id: 'a', address: PICTURE }],
   });
 
@@ -53,8 +55,8 @@ describe('a bundle', () => {
   test.each([
     ['noZip', strToU8('PK no')],
     ['noBundle', zipSync({ 'readme.txt': strToU8('x') })],
-    ['newer', zip({ ...whole, version: 5 })],
-    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: 5 })) })],
+    ['newer', zip({ ...whole, version: 6 })],
+    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: 6 })) })],
     ['broken', zipSync({ 'bundle.json': strToU8('['.repeat(5000)) })],
     ['tooLarge', zipSync({ 'bundle.json': new Uint8Array(40_000_000) })],
     ['broken', zip({ ...whole, embeds: [{ id: 'a' }] })],
@@ -62,9 +64,12 @@ describe('a bundle', () => {
   ])('is refused: %s', (code, bytes) => expect(unpack(bytes)).toMatchObject({ refusal: { code } }));
 
   test('of the first version is taken as it was meant', () => {
-    const { preferences, pictures, lessons, ...first } = { ...whole, version: 1 };
-    expect([preferences.length, pictures.length, lessons.length]).toEqual([1, 1, 1]);
-    expect(unpack(zip(first))).toEqual({ bundle: { ...whole, preferences: [], lessons: [], pictures: [] }, damaged: [] });
+    const { preferences, pictures, lessons, orders, ...first } = { ...whole, version: 1 };
+    expect([preferences.length, pictures.length, lessons.length, orders.length]).toEqual([1, 1, 1, 1]);
+    expect(unpack(zip(first))).toEqual({
+      bundle: { ...whole, preferences: [], lessons: [], orders: [], pictures: [] },
+      damaged: [],
+    });
   });
 
   test('takes no file that does not belong to it', () => {
@@ -156,6 +161,15 @@ describe('taking a bundle in', () => {
     const all = planMerge(taught, bundle()).map(stepKey);
     expect(merge(taught, bundle(), new Set(all)).lessons).toEqual([lesson]);
     expect(merge(taught, bundle(), new Set()).lessons).toEqual([]);
+  });
+
+  test('of two running orders the newer is proposed, and the other is taken only where it is chosen', () => {
+    const order = (changed: number, name: string) => ({ changed, order: newOrder('talks', { name }) });
+    const steps = planMerge(bundle({ orders: [order(9, 'Theirs')] }), bundle({ orders: [order(4, 'Mine')] }));
+    expect(steps).toEqual([{ part: 'orders', id: 'talks', name: 'Theirs', what: 'change', newer: true }]);
+    const taken = (chosen: string[]) => merge(bundle({ orders: [order(9, 'Theirs')] }), bundle(), new Set(chosen)).orders;
+    expect(taken(steps.map(stepKey))).toEqual([order(9, 'Theirs')]);
+    expect(taken([])).toEqual([]);
   });
 
   test('loses nothing, whatever is here and there', () => {

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { cardSchema } from '../../known/hosts/card.ts';
 import { providersSchema } from '../../known/hosts/providers.ts';
 import { readJson } from '../../model/json.ts';
+import { keptOrderSchema } from '../../order/order.ts';
 import { proofSchema } from '../../proof/playThrough/proof.ts';
 import { siteSchema } from '../../model/site.ts';
 import { pastedBackSchema, pictureSchema, savedSchema, versionSchema } from '../shelf/saved.ts';
@@ -36,6 +37,7 @@ export const bundleSchema = z.strictObject({
   preferences: z.array(preferenceSchema).max(10).default([]),
   /** What cards of one's own were learnt from. */
   lessons: z.array(lessonSchema).max(10_000).default([]),
+  orders: z.array(keptOrderSchema).max(10_000).default([]),
 });
 
 export type Bundle = z.infer<typeof bundleSchema> & { pictures: z.infer<typeof pictureSchema>[] };
@@ -53,7 +55,7 @@ const MANIFEST = 'manifest.json';
 /** All that bundles of the first two versions held. */
 const WHOLE = 'bundle.json';
 const PICTURE = /^pictures\/([\w-]{1,60})\.(webp|jpeg|png)$/;
-const PARTS = ['embeds', 'versions', 'proofs', 'backs', 'sites', 'styles', 'cards', 'preferences', 'lessons'] as const;
+const PARTS = ['embeds', 'versions', 'proofs', 'backs', 'sites', 'styles', 'cards', 'preferences', 'lessons', 'orders'] as const;
 const fileOf = (part: string): string => `${part}.json`;
 const belongs = (name: string): boolean =>
   name === MANIFEST || name === WHOLE || PICTURE.test(name) || PARTS.some((part) => name === fileOf(part));

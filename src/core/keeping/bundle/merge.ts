@@ -2,7 +2,7 @@ import { joinedTags, MOST, type SavedEmbed, type Version } from '../shelf/saved.
 import type { Bundle } from './bundle.ts';
 import { sameJson } from '../../model/json.ts';
 
-export type Part = 'embeds' | 'sites' | 'styles' | 'cards' | 'preferences';
+export type Part = 'embeds' | 'sites' | 'styles' | 'cards' | 'orders' | 'preferences';
 
 /** What taking one thing of a bundle would do. */
 export interface Step {
@@ -11,7 +11,7 @@ export interface Step {
   name: string;
   /** `add`: it is not here yet. `change`: it is here, and the bundle's is another. `keep`: nothing would change. */
   what: 'add' | 'change' | 'keep';
-  /** Of a change: whether the one in the bundle is the newer. Only embeds say when they were changed. */
+  /** Of a change: whether the one in the bundle is the newer. Only embeds and running orders say when they were changed. */
   newer?: boolean;
 }
 
@@ -24,6 +24,7 @@ const IDENTITY: { [P in Part]: (one: Bundle[P][number]) => { id: string; name: s
   sites: ({ id, name }) => ({ id, name }),
   styles: ({ site }) => ({ id: site, name: site }),
   cards: ({ id, name }) => ({ id, name }),
+  orders: ({ order: { id, name } }) => ({ id, name }),
   preferences: ({ name }) => ({ id: name, name }),
 };
 const PARTS = Object.keys(IDENTITY) as Part[];
@@ -39,7 +40,7 @@ function stepsOf<P extends Part>(part: P, bundle: Bundle, present: Present): Ste
     const mine = here.get(id);
     if (mine === undefined) return { part, id, name, what: 'add' };
     if (sameJson(mine, one)) return { part, id, name, what: 'keep' };
-    const newer = part === 'embeds' ? (one as SavedEmbed).changed > (mine as SavedEmbed).changed : undefined;
+    const newer = 'changed' in one && 'changed' in mine ? one.changed > mine.changed : undefined;
     return { part, id, name, what: 'change', ...(newer !== undefined && { newer }) };
   });
 }
@@ -74,11 +75,13 @@ export function merge(bundle: Bundle, present: Present, chosen: ReadonlySet<stri
     styles: taken('styles'),
     cards,
     lessons: bundle.lessons.filter(({ id }) => learnt.has(id)),
+    orders: taken('orders'),
     preferences: taken('preferences'),
     pictures: bundle.pictures.filter(({ id }) => ids.has(id)),
   };
 }
 
+/** What tells one step from another: the part of the bundle and the id in it. */
 export const stepKey = ({ part, id }: Pick<Step, 'part' | 'id'>): string => `${part} ${id}`;
 
 /** Theirs, with the pages and tags of both, as many as an embed can have; without mine, theirs as it is. */

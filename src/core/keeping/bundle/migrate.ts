@@ -10,6 +10,8 @@ const STEPS: Readonly<Record<number, (older: Older) => Older>> = {
   2: (older) => ({ ...older, version: 3 }),
   // The third had no examples of what cards were learnt from.
   3: (older) => ({ ...older, version: 4, lessons: [] }),
+  // The fourth had no running orders.
+  4: (older) => ({ ...older, version: 5, orders: [] }),
 };
 
 const versioned = z.looseObject({ version: z.number() });

@@ -1,5 +1,5 @@
 /** The version in which bundles are written. */
-export const BUNDLE_VERSION = 4;
+export const BUNDLE_VERSION = 5;
 
 /** What a bundle of embeds alone leaves empty. */
 export const EMBEDS_ALONE = {
@@ -12,4 +12,5 @@ export const EMBEDS_ALONE = {
   cards: [],
   preferences: [],
   lessons: [],
+  orders: [],
 };

@@ -19,6 +19,7 @@ export function chosenOf(found: readonly Recognised[], choice = 0): Recognised {
 /** Code in hand, and what is read from it. */
 export type Hand = Recognised & { text: string };
 
+/** A code in hand, with what is read from it. */
 export const handOf = (code: string, book: HostBook): Hand => ({ text: code, ...chosenOf(bringIn(code, book)) });
 
 /** What holds unless the publisher, or the link, says otherwise: the house style, the item's own title, the site's space. */

@@ -116,4 +116,5 @@ export type PastedBack = z.infer<typeof pastedBackSchema>;
 /** The four states that a publisher sees. */
 export const STATES = ['draft', 'ready', 'placed', 'look'] as const;
 export type State = (typeof STATES)[number];
+/** How far an embed is, as the Shelf shows it: one that has to be looked at is nothing else. */
 export const stateOf = ({ stage, look }: Pick<SavedEmbed, 'stage' | 'look'>): State => (look.length > 0 ? 'look' : stage);

@@ -34,6 +34,7 @@ export interface Names {
 /** Code is not searched: nearly all of it is the same everywhere. Longer texts are pages, found by their beginning. */
 const LONGEST = 2000;
 
+/** What the Shelf looks through for an embed: its words in one text, and what it can be narrowed by. */
 export function entryOf(embed: SavedEmbed, names: Names): Entry {
   const { title, host, kind, item, tags, placed, work, facts } = embed;
   const words = Object.entries(work.changes).flatMap(([, value]) =>

@@ -63,6 +63,7 @@ export const workSchema = z.object({
   pageOut: z.iso.date().nullable().default(null),
 });
 
+/** Work that nobody has begun: no text, no settings, the usual form. */
 export const emptyWork = (site: string, id: string): Work => ({
   id,
   text: '',

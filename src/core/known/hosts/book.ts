@@ -3,6 +3,7 @@ import type { HostCard, OriginGroup } from './card.ts';
 import { compileCard, type CompiledCard, type CompiledForm, type CompiledTarget } from './compile.ts';
 import type { SettingId } from '../settings/list.ts';
 
+/** A card under one of its origins, with the forms of link that begin there. */
 export interface HostEntry {
   card: CompiledCard;
   /** The setting that this address itself stands for, where it is another domain for the same. */

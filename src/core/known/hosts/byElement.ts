@@ -8,6 +8,7 @@ const BY_ELEMENT: { readonly [K in Kind]?: readonly SettingId[] } = {
   document: ['page'],
 };
 
+/** Whether the element of HTML for a kind of file does what a setting asks, without any host. */
 export const byElement = (id: SettingId, kind: Kind): boolean => BY_ELEMENT[kind]?.includes(id) ?? false;
 
 /** Settings of the frame that can be laid on the placeholder of a host's script. */

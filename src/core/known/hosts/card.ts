@@ -341,4 +341,5 @@ export function capturesOf(form: Pick<LinkForm, 'path' | 'query' | 'fragment'>):
 /** A name within a pattern: `:name`, or `{:name}` where letters follow (URL Pattern Standard, section 1.1). */
 export const NAME_IN_PATTERN = /\{:([A-Za-z]\w*)\}|:([A-Za-z]\w*)/g;
 
+/** The names of the captures in a pattern of a path, in order. */
 export const namesIn = (pattern: string): string[] => [...pattern.matchAll(NAME_IN_PATTERN)].map((m) => (m[1] ?? m[2])!);

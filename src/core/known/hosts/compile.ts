@@ -39,6 +39,7 @@ export interface ReadPack {
 
 type PerPlace<Held> = Readonly<Record<'query' | 'fragment' | 'path', ReadonlyMap<string, Held>>>;
 
+/** A form of link, ready to be matched. */
 export interface CompiledForm {
   card: CompiledCard;
   form: LinkForm;
@@ -59,6 +60,7 @@ export interface CompiledForm {
   specificity: number;
 }
 
+/** A target of a card, ready to be written. */
 export interface CompiledTarget {
   name: string;
   target: Target;
@@ -83,6 +85,7 @@ export interface CompiledTarget {
 
 type Template = (values: Readonly<Record<string, string>>) => string;
 
+/** A card, ready to recognise and to write; forms are compiled when a link of its host comes. */
 export interface CompiledCard {
   card: HostCard;
   shapes: ReadonlyMap<string, (text: string) => boolean>;
@@ -106,6 +109,7 @@ export interface CompiledCard {
 /** The first address of a card's origin group, or undefined. */
 export const originOf = (card: HostCard, group: OriginGroup): string | undefined => card.origins[group]?.[0];
 
+/** Whether a setting of a card is sent somewhere; otherwise it is a change of domain, or known to be done nowhere. */
 export const isHonoured = (setting: CardSetting | undefined): setting is HonouredSetting =>
   setting !== undefined && setting.in !== 'origin' && setting.in !== 'nowhere';
 
@@ -115,6 +119,7 @@ export const placeOf = (use: HonouredSetting, target: string | null): SettingPla
 
 const isFor = ({ targets }: HonouredSetting, target: string): boolean => !targets || targets.includes(target);
 
+/** Compiles a card. It has passed its schema: nothing in it can fail here. */
 export function compileCard(card: HostCard): CompiledCard {
   const settings = Object.entries(card.settings) as [SettingId, CardSetting][];
   let forms: readonly CompiledForm[] | undefined;

@@ -35,6 +35,7 @@ export type LibraryRefusal = { code: 'noJson' | 'newer' } | { code: 'broken'; pl
 
 const named = z.looseObject({ format: z.string().regex(/^refenestra-card-library\/\d+$/) });
 
+/** Reads the list of a library of cards; or says why it is none, with the place. */
 export function readLibrary(text: string): { library: Library } | { refusal: LibraryRefusal } {
   const data = readJson(text);
   if ('wrong' in data) return { refusal: { code: 'noJson' } };
@@ -70,6 +71,7 @@ export type LibraryStep = { id: string; version: number } & (
 /** The file of a card: its text, or why it is not there. */
 export type CardFile = { text: string } | { why: string };
 
+/** What taking a library in would do, card by card: nothing is taken yet. */
 export function planLibrary(
   { cards }: Library,
   files: ReadonlyMap<string, CardFile>,
@@ -111,6 +113,7 @@ export interface CardChange {
 const LISTED = ['origins', 'identifiers', 'targets', 'settings', 'packs'] as const;
 const WHOLE = ['name', 'tracking', 'oembed', 'search', 'player'] as const;
 
+/** The differences between two cards, as places (RFC 6901) with what stood there and what stands there now. */
 export function cardChanges(before: HostCard, after: HostCard): CardChange[] {
   const parts = (card: HostCard): Map<string, unknown> =>
     new Map<string, unknown>([

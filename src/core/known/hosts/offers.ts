@@ -6,6 +6,7 @@ import type { HostBook } from './book.ts';
 /** Whether a setting can be had for an item, before anybody asks for it. */
 export type Offer = 'offered' | 'not offered' | 'not applicable';
 
+/** Whether a setting can be had for an item: from its host, from the frame, or from what is written around it. */
 export function offerOf(id: SettingId, item: Item, book: HostBook): Offer {
   const { moment } = settingOf(id);
   if (needsNoHost(id) && !makesSense(id, item.kind)) return 'not applicable';

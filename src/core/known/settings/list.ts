@@ -145,6 +145,7 @@ export const settingOf = (id: SettingId): Setting<SettingId> => BY_ID.get(id)!;
 const RANKS: ReadonlyMap<string, number> = new Map(SETTINGS.map(({ id }, rank) => [id, rank]));
 /** Its place in the list. */
 export const rankOf = (id: SettingId): number => RANKS.get(id)!;
+/** Whether a word from outside is the id of a setting. */
 export const isSettingId = (id: string): id is SettingId => BY_ID.has(id);
 
 /** A value from outside as the setting takes it; undefined where it takes none such. */

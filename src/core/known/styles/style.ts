@@ -26,6 +26,7 @@ export const styleSchema = z
 export type HouseStyle = z.infer<typeof styleSchema>;
 export type StyleRule = HouseStyle['rules'][number];
 
+/** The house style of a site that has none. */
 export const emptyStyle = (site: string): HouseStyle => ({ version: 1, site, rules: [] });
 
 /** The settings of a style for a kind of item. */
@@ -43,6 +44,7 @@ export function withRule(style: HouseStyle, { kind, setting, value, reason }: Om
   return { ...style, rules: before ? style.rules.map((one) => (one === before ? rule : one)) : [...style.rules, rule] };
 }
 
+/** The style without its rule for this setting of this kind; the same where it has none. */
 export const withoutRule = (style: HouseStyle, kind: Kind, setting: SettingId): HouseStyle => ({
   ...style,
   rules: style.rules.filter((rule) => rule.kind !== kind || rule.setting !== setting),

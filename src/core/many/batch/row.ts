@@ -60,6 +60,7 @@ export interface RowOut {
   told: readonly string[];
 }
 
+/** A row as it is shown and saved: texts only. */
 export const rowOut = ({ state, made: { title, host, kind, code, work } }: MadeRow, told: readonly string[]): RowOut => ({
   state,
   title,
@@ -73,6 +74,7 @@ export const rowOut = ({ state, made: { title, host, kind, code, work } }: MadeR
 /** A day that there is, such as `2027-01-11`. */
 const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
 
+/** What the cells of a row say, by the roles of their columns. */
 export interface Cells {
   text: string;
   changes: SettingsFix;

@@ -27,5 +27,6 @@ export function readChapters(text: string): Chapter[] | null {
     .sort((a, b) => a.at - b.at);
 }
 
+/** Chapters as the JSON of the podcast namespace, version 1.2. */
 export const writeChapters = (chapters: readonly Chapter[]): string =>
   JSON.stringify({ version: VERSION, chapters: chapters.map(({ at, title }) => ({ startTime: at, title })) }, null, 2);

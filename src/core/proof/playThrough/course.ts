@@ -33,6 +33,7 @@ interface Known {
   would: (change: SettingsFix) => PlanEntry['state'];
 }
 
+/** How a player is led through: what it is told, how long it is watched, and what can be learnt from it. */
 export function courseOf({ item, settings, facts, player, would }: Known): Course {
   const how = PLAYS.includes(item.kind) ? 'plays' : TURNS.includes(item.kind) ? 'turns' : 'shows';
   const turning = how === 'turns' && settings.autoplay === 'on' && would({ autoplay: 'on' }) === 'sent';

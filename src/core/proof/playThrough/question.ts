@@ -18,6 +18,7 @@ export interface Question<Id extends string = string> {
   readonly agrees?: (expected: Answer, observed: Answer) => boolean;
 }
 
+/** A question of the play-through, with its id as a type of its own. */
 export function defineQuestion<const Id extends string>(question: Question<Id>): Question<Id> {
   return question;
 }

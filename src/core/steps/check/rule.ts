@@ -34,6 +34,7 @@ export interface Check<Id extends string = string> {
   readonly run: (checked: Checked) => readonly Found[];
 }
 
+/** A check, with its id as a type of its own. */
 export function defineCheck<const Id extends string>(check: Check<Id>): Check<Id> {
   return check;
 }

@@ -28,6 +28,7 @@ export type Meaning =
   | { role: 'dropped'; why: 'tracking' | 'duplicate' | 'runs' }
   | { role: 'broken' };
 
+/** A stretch of what was brought in, and what it means. */
 export interface Segment {
   range: Range;
   meaning: Meaning;

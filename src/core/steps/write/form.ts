@@ -3,6 +3,7 @@ import type { Item } from '../../model/item.ts';
 import type { Plan } from '../../model/plan.ts';
 import type { TreeNode } from './tree.ts';
 
+/** What a form of code is written from. */
 export interface WriteInput extends Pick<Context, 'site' | 'facts'> {
   item: Item;
   plan: Plan;
@@ -29,6 +30,7 @@ export interface CodeForm<Id extends string = string> {
   readonly write: (input: WriteInput) => readonly TreeNode[];
 }
 
+/** A form of code, with its id as a type of its own. */
 export function defineForm<const Id extends string>(form: CodeForm<Id>): CodeForm<Id> {
   return form;
 }

@@ -10,6 +10,7 @@ export interface Piece {
   parameter?: string;
 }
 
+/** An attribute whose value is put together from pieces, each of which knows where it comes from. */
 export interface TreeAttribute {
   name: string;
   /** Null for a bare name. */

@@ -34,7 +34,9 @@ export const USUAL_FORM = responsive.id;
 export type CodeFormId = (typeof FORMS)[number]['id'];
 
 const BY_ID = new Map<string, CodeForm<CodeFormId>>(FORMS.map((form) => [form.id, form]));
+/** The form of an id. */
 export const formOf = (id: CodeFormId): CodeForm<CodeFormId> => BY_ID.get(id)!;
+/** Whether a word from outside is the id of a form. */
 export const isCodeForm = (id: string): id is CodeFormId => BY_ID.has(id);
 
 /** The form in which the preview shows a form. */
