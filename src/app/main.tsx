@@ -1,3 +1,4 @@
+import './withoutEval.ts';
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/sometype-mono/wght.css';
 import './ui/look.css';

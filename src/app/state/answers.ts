@@ -1,3 +1,4 @@
+import { lruMemoize } from '@reduxjs/toolkit';
 import type { Facts } from '../../core/model/item.ts';
 import type { Reached } from '../../core/proof/reach/reached.ts';
 import { server, type Given, type Said } from './server.ts';
@@ -17,18 +18,24 @@ export function selectGivenStatus(state: State): 'loading' | 'ready' | 'failed' 
   return data ? 'ready' : isError ? 'failed' : 'loading';
 }
 
-const askedAbout = (state: State, about: string) => server.endpoints.said.select({ about, link: about, width: undefined })(state);
+/** Selectors that were made lately: each remembers what it gave. */
+const REMEMBERED = { maxSize: 64 };
+const askedAbout = lruMemoize(
+  (about: string) => server.endpoints.said.select({ about, link: about, width: undefined }),
+  REMEMBERED,
+);
+const askedAt = lruMemoize((url: string, site: string) => server.endpoints.reached.select({ url, site }), REMEMBERED);
 
 /** What the host said of an item, by its canonical link; undefined until it has been asked, or while nobody could ask it. */
 export function selectSaid(state: State, about: string): Said | undefined {
-  const { data, error } = askedAbout(state, about);
+  const { data, error } = askedAbout(about)(state);
   if (data) return data;
   return error && !('status' in error && error.status === 'FETCH_ERROR') ? NO_ANSWER : undefined;
 }
 
 /** What the host said of an item, or else what was kept with the embed. */
 export const factsAbout = (state: State, about: string): Facts =>
-  askedAbout(state, about).data?.facts ?? state.world.keptFacts[about] ?? NO_FACTS;
+  askedAbout(about)(state).data?.facts ?? state.world.keptFacts[about] ?? NO_FACTS;
 
 export const selectReachedAt = (state: State, url: string, site: string): readonly Reached[] | undefined =>
-  server.endpoints.reached.select({ url, site })(state).data?.reached;
+  askedAt(url, site)(state).data?.reached;

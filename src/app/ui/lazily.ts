@@ -1,11 +1,21 @@
 import { lazy, type ComponentType } from 'react';
 
-/** Once nothing more urgent is to be done, or after a second. */
-export const whenIdle = (): Promise<void> =>
+/** By these it shows that somebody is there. */
+const SIGNS = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'paste'] as const;
+/** Milliseconds after which it is done for somebody who only looks. */
+const LONGEST = 10_000;
+
+/** Once the page is used, so that what only those need who work with it does not hold up its first sight. */
+export const whenUsed = (): Promise<void> =>
   new Promise((done) => {
-    // Not in every browser.
-    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => done(), { timeout: 1000 });
-    else setTimeout(done, 200);
+    const stop = new AbortController();
+    const used = (): void => {
+      stop.abort();
+      clearTimeout(timer);
+      done();
+    };
+    const timer = setTimeout(used, LONGEST);
+    for (const sign of SIGNS) addEventListener(sign, used, { signal: stop.signal, capture: true, passive: true });
   });
 
 /** A component that is loaded when it is first needed; where it cannot be loaded, another stands in its place. */

@@ -12,15 +12,15 @@ import { selectEmbed, selectFacts, selectFound, selectInHand, selectRecognised }
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { pointedAt, tokenOpened, wayOpened, type CodeWay } from '../../state/view.ts';
 import { saveFile } from '../../ui/files.ts';
-import { lazily, whenIdle } from '../../ui/lazily.ts';
+import { lazily, whenUsed } from '../../ui/lazily.ts';
 import { Toolbar } from '../../ui/Toolbar.tsx';
 import { useCommand } from '../../ui/useCommand.ts';
 import { fileOf } from '../../../core/many/kit/codeFile.ts';
 import { linesOf } from './codeLines.ts';
 import { troublesOf } from './codeTroubles.ts';
 
-// The code is there at once, as text; the editor comes when what else the first screen needs is done.
-const CodeEditor = lazily(() => whenIdle().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)), PlainCode);
+// The code is there at once, as text; the editor comes as soon as somebody does anything.
+const CodeEditor = lazily(() => whenUsed().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)), PlainCode);
 
 const CodeComparison = lazily(
   () => import('./CodeComparison.tsx').then((module) => module.CodeComparison),

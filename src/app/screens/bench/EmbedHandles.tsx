@@ -13,6 +13,9 @@ const RATIOS = ['16:9', '4:3', '3:2', '1:1', '4:5', '9:16', '2:1', '21:9'];
 /** How near a dragged shape must come to a common ratio to become it, as a share. */
 const SNAP = 0.04;
 
+/** Pixels below the embed at which its bar begins: the handles on its edge stay free. */
+const BELOW_HANDLES = 14;
+
 interface Props {
   embed: PreviewBox;
   column: PreviewBox;
@@ -75,7 +78,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
         change={(_, dy) => ({ spaceBelow: limit(Number(spaceBelow) + dy / scale) })}
         step={(by) => ({ spaceBelow: limit(Number(spaceBelow) + by) })}
       />
-      <EmbedBar left={left} top={top + height + 8} />
+      <EmbedBar left={left} top={top + height + BELOW_HANDLES} />
     </div>
   );
 }
