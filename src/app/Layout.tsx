@@ -14,10 +14,16 @@ const Shortcuts = lazily(
   () => null,
 );
 
+const Finder = lazily(
+  () => import('./ui/Finder.tsx').then((module) => module.Finder),
+  () => null,
+);
+
 /** What stands around every screen. */
 export function Layout(): ReactElement {
   const name = useAppSelector((state) => state.view.theme);
   const shortcuts = useAppSelector((state) => state.view.shortcuts);
+  const finder = useAppSelector((state) => state.view.finder);
   // Another screen of the same kind is no other screen, and its state stays.
   const pathname = useLocation().pathname.split('/', 2)[1] || 'bench';
   const theme = useMemo(() => makeTheme(name), [name]);
@@ -35,11 +41,10 @@ export function Layout(): ReactElement {
             <Outlet />
           </Unbroken>
         </main>
-        {shortcuts && (
-          <Suspense fallback={null}>
-            <Shortcuts />
-          </Suspense>
-        )}
+        <Suspense fallback={null}>
+          {shortcuts && <Shortcuts />}
+          {finder && <Finder />}
+        </Suspense>
       </div>
     </ThemeProvider>
   );

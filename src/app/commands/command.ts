@@ -6,6 +6,8 @@ export interface Command {
   readonly label: string;
   /** As `event.key` names it, after the modifiers: `ctrl+z`, `?`. */
   readonly keys: string;
+  /** Whether its keys work in text fields too. */
+  readonly whileTyping?: boolean;
   /** Whether it can be done now; with `act`, does it. */
   readonly run: (store: Store, act: boolean) => boolean;
 }

@@ -1,4 +1,5 @@
 import { copyCode } from './copyCode.ts';
+import { findAnything } from './findAnything.ts';
 import { findSetting } from './findSetting.ts';
 import { focusPaste } from './focusPaste.ts';
 import { playOrPause } from './playOrPause.ts';
@@ -14,6 +15,7 @@ export const COMMANDS = [
   copyCode,
   focusPaste,
   findSetting,
+  findAnything,
   playOrPause,
   undo,
   redo,

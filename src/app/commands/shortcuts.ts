@@ -1,11 +1,14 @@
 import type { Store } from '../state/store.ts';
+import type { Command } from './command.ts';
 import { COMMANDS } from './list.ts';
 
-/** Single keys work where no field has the focus; with a modifier, everywhere but in text fields. */
+/** Keys work where no text field has the focus; those of a few commands, everywhere. */
 export function listenForShortcuts(store: Store): () => void {
   const listen = (event: KeyboardEvent): void => {
-    if (event.defaultPrevented || isTyping(event) || (event.key === ' ' && isPressable(event))) return;
-    const command = COMMANDS.find(({ keys }) => keys === keysOf(event));
+    if (event.defaultPrevented || (event.key === ' ' && isPressable(event))) return;
+    const command = COMMANDS.find(
+      ({ keys, whileTyping }: Command) => keys === keysOf(event) && (whileTyping || !isTyping(event)),
+    );
     if (command?.run(store, true)) event.preventDefault();
   };
   window.addEventListener('keydown', listen);

@@ -44,6 +44,8 @@ export interface ViewState {
   /** The code that was copied last. */
   copiedCode: string | null;
   shortcuts: boolean;
+  /** Whether anything can be found by typing just now. */
+  finder: boolean;
 }
 
 const silent: ViewState['player'] = { playing: false };
@@ -66,6 +68,7 @@ const initialState: ViewState = {
   layout: USUAL_LAYOUT,
   copiedCode: null,
   shortcuts: false,
+  finder: false,
 };
 
 export const viewSlice = createSlice({
@@ -133,6 +136,9 @@ export const viewSlice = createSlice({
     shortcutsShown: (state, { payload }: PayloadAction<boolean>) => {
       state.shortcuts = payload;
     },
+    finderShown: (state, { payload }: PayloadAction<boolean>) => {
+      state.finder = payload;
+    },
   },
 });
 
@@ -156,4 +162,5 @@ export const {
   laidOut,
   codeCopied,
   shortcutsShown,
+  finderShown,
 } = viewSlice.actions;

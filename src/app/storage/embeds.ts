@@ -56,6 +56,12 @@ export async function latestEmbed(): Promise<SavedEmbed | undefined> {
   return undefined;
 }
 
+/** Those that were changed last, the very last first; `most` of them at most. */
+export async function lastChanged(most: number): Promise<SavedEmbed[]> {
+  const rows = await embeds.orderBy('changed').reverse().limit(most).toArray();
+  return rows.flatMap((row) => savedSchema.safeParse(row).data ?? []);
+}
+
 /** Takes what cannot be read off, for good. */
 export async function removeUnreadable(): Promise<void> {
   await database.transaction('rw', embeds, async () => {

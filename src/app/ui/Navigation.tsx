@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import type { Command } from '../commands/command.ts';
+import { findAnything } from '../commands/findAnything.ts';
 import { redo } from '../commands/redo.ts';
 import { showShortcuts } from '../commands/showShortcuts.ts';
 import { switchTheme } from '../commands/switchTheme.ts';
@@ -13,6 +14,7 @@ import {
   BatchSign,
   BenchSign,
   BookSign,
+  FindSign,
   OrdersSign,
   ThemeSign,
   ShortcutsSign,
@@ -20,9 +22,20 @@ import {
   ShelfSign,
   SitesSign,
 } from './icons.tsx';
+import { SCREENS } from './screens.ts';
 import { useCommand } from './useCommand.ts';
+import { writeKeys } from './writeKeys.ts';
 
-/** The spine at the left: the screens, and what goes for all of them. */
+const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
+  '/': <BenchSign />,
+  '/shelf': <ShelfSign />,
+  '/batch': <BatchSign />,
+  '/orders': <OrdersSign />,
+  '/sites': <SitesSign />,
+  '/hosts': <BookSign />,
+};
+
+/** The bar at the left: the screens, and what goes for all of them. */
 export function Navigation(): ReactElement {
   const id = useAppSelector((state) => state.bench.present.id);
   return (
@@ -30,13 +43,16 @@ export function Navigation(): ReactElement {
       <span className="navigation-mark" aria-hidden="true">
         <PaneAjar />
       </span>
-      <NavigationLink to={id === NOTHING_OPENED ? '/' : `/bench/${id}`} sign={<BenchSign />} words="Bench" />
-      <NavigationLink to="/shelf" sign={<ShelfSign />} words="Shelf" />
-      <NavigationLink to="/batch" sign={<BatchSign />} words="Batch" />
-      <NavigationLink to="/orders" sign={<OrdersSign />} words="Orders" />
-      <NavigationLink to="/sites" sign={<SitesSign />} words="Sites" />
-      <NavigationLink to="/hosts" sign={<BookSign />} words="Hosts" />
+      {SCREENS.map(({ path, name }) => (
+        <NavigationLink
+          key={path}
+          to={path === '/' && id !== NOTHING_OPENED ? `/bench/${id}` : path}
+          sign={SIGNS[path]}
+          words={name}
+        />
+      ))}
       <span className="navigation-gap" />
+      <CommandButton command={findAnything} sign={<FindSign />} words="Find" />
       <CommandButton command={undo} sign={<BackSign />} words="Undo" />
       <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
       <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" />
@@ -57,7 +73,13 @@ function NavigationLink({ to, sign, words }: { to: string; sign: ReactNode; word
 function CommandButton({ command, sign, words }: { command: Command; sign: ReactNode; words: string }): ReactElement {
   const { can, run } = useCommand(command);
   return (
-    <button className="navigation-link" type="button" title={`${command.label} (${command.keys})`} disabled={!can} onClick={run}>
+    <button
+      className="navigation-link"
+      type="button"
+      title={`${command.label} (${writeKeys(command.keys)})`}
+      disabled={!can}
+      onClick={run}
+    >
       {sign}
       {words}
     </button>

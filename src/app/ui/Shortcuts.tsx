@@ -2,6 +2,7 @@ import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/
 import type { ReactElement } from 'react';
 import { COMMANDS } from '../commands/list.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { writeKeys } from './writeKeys.ts';
 import { shortcutsShown } from '../state/view.ts';
 
 export function Shortcuts(): ReactElement {
@@ -19,7 +20,7 @@ export function Shortcuts(): ReactElement {
                   {label}
                 </th>
                 <td>
-                  <kbd>{keys === ' ' ? 'space' : keys.replaceAll('+', ' + ')}</kbd>
+                  <kbd>{writeKeys(keys)}</kbd>
                 </td>
               </tr>
             ))}

@@ -12,6 +12,8 @@ const draw = (path: string, filled = ''): ReactElement => (
 export const PaneAjar = (): ReactElement => draw('M3 3h14v14H3z', 'M5.5 5.5h3.5v9H5.5z M11 6l4-1.5v10l-4 1.5z');
 /** A pane shut: what stands still. */
 export const PaneShut = (): ReactElement => draw('M3 3h14v14H3z M10 3v14', 'M5 5.5h3v9H5z M12 5.5h3v9h-3z');
+/** A pane with a handle to hold it over things. */
+export const FindSign = (): ReactElement => draw('M3 3h9.5v9.5H3z M12.5 12.5l4.5 4.5 M7.75 3v9.5');
 export const BenchSign = (): ReactElement => draw('M2.5 8h15 M4.5 8v8 M15.5 8v8 M6.5 3.5h7V8h-7z M10 3.5V8');
 export const ShelfSign = (): ReactElement =>
   draw('M2.5 9.5h15 M2.5 17h15 M4.5 4v5.5 M7.5 5v4.5 M10 4v5.5 M6 12v5 M9.5 11.5V17 M13 12.5V17');
