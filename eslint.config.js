@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
@@ -26,5 +27,22 @@ export default ts.config(
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts', 'src/cli/**', 'src/server/main.ts'],
     rules: { 'no-console': 'error' },
+  },
+  {
+    // What leaves a file of the core says what it takes and gives.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          enableFixer: false,
+          require: { FunctionDeclaration: true, ArrowFunctionExpression: true, ClassDeclaration: true },
+          contexts: ['TSInterfaceDeclaration'],
+        },
+      ],
+    },
   },
 );
