@@ -56,7 +56,7 @@ export function Navigation(): ReactElement {
       <CommandButton command={undo} sign={<BackSign />} words="Undo" />
       <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
       <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" />
-      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words="Shortcuts" />
+      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words="Shortcuts" className="for-keyboards" />
     </nav>
   );
 }
@@ -70,11 +70,18 @@ function NavigationLink({ to, sign, words }: { to: string; sign: ReactNode; word
   );
 }
 
-function CommandButton({ command, sign, words }: { command: Command; sign: ReactNode; words: string }): ReactElement {
+interface CommandButtonProps {
+  command: Command;
+  sign: ReactNode;
+  words: string;
+  className?: string;
+}
+
+function CommandButton({ command, sign, words, className = '' }: CommandButtonProps): ReactElement {
   const { can, run } = useCommand(command);
   return (
     <button
-      className="navigation-link"
+      className={`navigation-link ${className}`}
       type="button"
       title={`${command.label} (${writeKeys(command.keys)})`}
       disabled={!can}
