@@ -72,8 +72,9 @@ describe('playing the preview', () => {
   const posts: unknown[] = [];
   const playing = (link: string): Store => {
     posts.length = 0;
-    linkPlayer((message) => posts.push(message));
-    return storeWith(link);
+    const store = storeWith(link);
+    linkPlayer(store, { post: (message) => posts.push(message), press: () => undefined });
+    return store;
   };
 
   test('waits for the first report of the player', () => {

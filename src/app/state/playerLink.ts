@@ -3,29 +3,37 @@ import { requestFor } from '../../core/known/hosts/playerReport.ts';
 import { selectCard, selectItem } from './selectors.ts';
 import type { Store } from './store.ts';
 
-type Post = (message: unknown) => void;
-let post: Post | null = null;
-let press: ((what: 'play' | 'pause' | 'mute') => void) | null = null;
+/** How the player of the open preview is reached. */
+export interface PlayerLink {
+  /** Gives a message to the player of a host. */
+  post: (message: unknown) => void;
+  /** Presses on a media element of our own. */
+  press: (what: 'play' | 'pause' | 'mute') => void;
+}
+
+/** By the application that the preview stands in: a message is no state that could be kept. */
+const links = new WeakMap<Store, PlayerLink>();
 
 /** The preview that is open says how its player is reached; null when it closes. */
-export function linkPlayer(how: Post | null, pressing: typeof press = null): void {
-  post = how;
-  press = pressing;
+export function linkPlayer(store: Store, link: PlayerLink | null): void {
+  if (link) links.set(store, link);
+  else links.delete(store);
 }
 
 /** Asks the player of the preview for something, as its card declares. False where it cannot be asked. */
 export function askPlayer(store: Store, what: keyof PlayerMessages['ask'], { act = true, time = 0 } = {}): boolean {
   const state = store.getState();
-  if (selectItem(state)?.form === 'file') return pressMedia(what, act);
+  if (selectItem(state)?.form === 'file') return pressMedia(links.get(store), what, act);
   const player = selectCard(state)?.player;
   const message = player && requestFor(player, what, time);
-  if (message === undefined || !post) return false;
-  if (act) post(message);
+  const link = links.get(store);
+  if (message === undefined || !link) return false;
+  if (act) link.post(message);
   return true;
 }
 
 /** A media file is played by an element of the preview itself. */
-function pressMedia(what: string, act: boolean): boolean {
-  if (act && (what === 'play' || what === 'pause' || what === 'mute')) press?.(what);
-  return press !== null;
+function pressMedia(link: PlayerLink | undefined, what: string, act: boolean): boolean {
+  if (act && (what === 'play' || what === 'pause' || what === 'mute')) link?.press(what);
+  return link !== undefined;
 }

@@ -96,13 +96,13 @@ function usePreview(site: Site | null, part: Props['part']) {
     };
     window.addEventListener('message', listen);
     if (main)
-      linkPlayer(
-        (message) => post({ kind: 'ask', message: message as never }),
-        (what) => post({ kind: 'press', what }),
-      );
+      linkPlayer(store, {
+        post: (message) => post({ kind: 'ask', message: message as never }),
+        press: (what) => post({ kind: 'press', what }),
+      });
     return () => {
       window.removeEventListener('message', listen);
-      if (main) linkPlayer(null);
+      if (main) linkPlayer(store, null);
       if (part === 'measured') dispatch(phoneMeasured(null));
     };
   }, [dispatch, store, post, part, main]);
