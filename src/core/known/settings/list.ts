@@ -141,6 +141,7 @@ export type Settings = { readonly [Id in SettingId]?: SettingValue };
 
 const BY_ID: ReadonlyMap<string, Setting<SettingId>> = new Map(SETTINGS.map((s) => [s.id, s]));
 
+/** The setting of an id. */
 export const settingOf = (id: SettingId): Setting<SettingId> => BY_ID.get(id)!;
 const RANKS: ReadonlyMap<string, number> = new Map(SETTINGS.map(({ id }, rank) => [id, rank]));
 /** Its place in the list. */
