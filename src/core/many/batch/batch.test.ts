@@ -119,7 +119,7 @@ describe('what comes in becomes rows', () => {
       'title',
       'link',
       'start',
-      'pageOfCodes',
+      'pageOut',
     ]);
   });
 });
