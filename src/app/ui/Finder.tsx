@@ -1,4 +1,4 @@
-import { Dialog } from '@mui/material';
+import { Dialog, DialogTitle } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
@@ -66,7 +66,7 @@ export function Finder(): ReactElement {
         id,
         group: 'On the Shelf',
         label: title || 'Without a title',
-        words: [KIND_WORDS[kind] ?? kind, host].filter(Boolean).join(', '),
+        words: [KIND_WORDS[kind] ?? kind, cards.find((card) => card.id === host)?.name].filter(Boolean).join(', '),
         more: tags.join(' '),
         act: to(`/bench/${id}`),
       })),
@@ -88,14 +88,16 @@ export function Finder(): ReactElement {
     ];
   }, [store, navigate, dispatch, pathname, bench, embeds, orders, sites, cards]);
   return (
-    <Dialog open onClose={close} aria-label="Find anything" slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}>
+    <Dialog open onClose={close} slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}>
+      <DialogTitle className="hidden-words">Find anything</DialogTitle>
       <FinderBox
         label="Find anything"
         options={targets}
         nothing="Nothing is called so."
         choose={({ act }) => {
           close();
-          act();
+          // A dialog that goes gives the focus back to where it was; what is done may want it elsewhere.
+          setTimeout(act);
         }}
       />
     </Dialog>

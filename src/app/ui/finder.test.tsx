@@ -18,7 +18,8 @@ function open(): { store: Store; user: ReturnType<typeof renderIn>; stop: () => 
   const user = renderIn(
     store,
     <>
-      <input aria-label="Share link" />
+      <input aria-label="Share link" data-paste-line />
+      <button>Elsewhere</button>
       <Where />
       <Shown />
     </>,
@@ -32,7 +33,7 @@ describe('finding anything', () => {
     await user.click(screen.getByRole('textbox', { name: 'Share link' }));
     await user.keyboard('{Control>}k{/Control}');
     await user.type(await screen.findByRole('combobox', { name: 'Find anything' }), 'sites{Enter}');
-    expect(screen.getByText('/sites')).toBeDefined();
+    expect(await screen.findByText('/sites')).toBeDefined();
     expect(store.getState().view.finder).toBe(false);
     stop();
   });
@@ -46,9 +47,20 @@ describe('finding anything', () => {
     };
     const theme = store.getState().view.theme;
     await find('theme');
-    expect(store.getState().view.theme).not.toBe(theme);
+    await waitFor(() => expect(store.getState().view.theme).not.toBe(theme));
     await find('start time');
-    expect(store.getState().view.open).toBe('start');
+    await waitFor(() => expect(store.getState().view.open).toBe('start'));
+    stop();
+  });
+
+  test('is a dialog of that name, and a command that moves the focus keeps it', async () => {
+    const { user, stop } = open();
+    await user.click(screen.getByRole('button', { name: 'Elsewhere' }));
+    await user.keyboard('{Control>}k{/Control}');
+    expect(await screen.findByRole('dialog', { name: 'Find anything' })).toBeDefined();
+    await user.type(screen.getByRole('combobox', { name: 'Find anything' }), 'paste line{Enter}');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    await waitFor(() => expect(document.activeElement).toBe(screen.getByRole('textbox', { name: 'Share link' })));
     stop();
   });
 
@@ -56,7 +68,7 @@ describe('finding anything', () => {
     const { user, stop } = open();
     await user.keyboard('{Control>}k{/Control}');
     await user.type(await screen.findByRole('combobox', { name: 'Find anything' }), 'lanternreel.localhost{Enter}');
-    expect(screen.getByText('/hosts/lanternreel')).toBeDefined();
+    expect(await screen.findByText('/hosts/lanternreel')).toBeDefined();
     stop();
   });
 });
