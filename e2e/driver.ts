@@ -35,7 +35,8 @@ export async function startServer(wanted?: number): Promise<Running> {
   };
 }
 
-async function freePort(): Promise<number> {
+/** A port where nobody listens. */
+export async function freePort(): Promise<number> {
   const probe = createServer().listen(0);
   await once(probe, 'listening');
   const { port } = probe.address() as AddressInfo;

@@ -6,7 +6,13 @@ import { join } from 'node:path';
 import { ensureBuild, ensureNodeBuild, ensurePackages, ensurePrograms, root } from './setup.mjs';
 
 ensurePackages();
-ensurePrograms({ chromium: 'chromium', java: 'default-jre-headless', 'firefox-esr': 'firefox-esr' });
+ensurePrograms({
+  chromium: 'chromium',
+  java: 'default-jre-headless',
+  'firefox-esr': 'firefox-esr',
+  WebKitWebDriver: 'webkit2gtk-driver',
+  Xvfb: 'xvfb',
+});
 ensureBuild();
 ensureNodeBuild();
 

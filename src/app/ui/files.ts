@@ -1,10 +1,13 @@
 import { textOf } from '../../core/many/batch/textOf.ts';
 
+/** Milliseconds until a saved file is let go: not every browser has begun to read it when the press is over. */
+const READ_BY = 60_000;
+
 /** Hands a text, or the bytes of a file, to the browser as a file to keep. */
 export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type = 'application/json'): void {
   const address = URL.createObjectURL(new Blob([content], { type }));
   Object.assign(document.createElement('a'), { href: address, download: name }).click();
-  URL.revokeObjectURL(address);
+  setTimeout(() => URL.revokeObjectURL(address), READ_BY);
 }
 
 export interface NamedText {

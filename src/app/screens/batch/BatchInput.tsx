@@ -48,12 +48,13 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
     <div className="batch batch-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1>Batch</h1>
       <label className="batch-text">
-        <span>
+        <span id="batch-words">
           Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed
           {batch.name && <small> · {batch.name}</small>}
           {long && <small> · {lines.toLocaleString('en')} lines, of which the first stand here</small>}
         </span>
         <textarea
+          aria-labelledby="batch-words"
           value={long ? batch.text.slice(0, BEGINNING) : batch.text}
           readOnly={long}
           placeholder={example(link)}

@@ -47,8 +47,14 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
       }
     >
       <label>
-        Paste the source of the published page, or of the part with the embed
-        <textarea rows={7} value={back} spellCheck={false} onChange={(event) => setBack(event.target.value)} />
+        <span id="back-words">Paste the source of the published page, or of the part with the embed</span>
+        <textarea
+          aria-labelledby="back-words"
+          rows={7}
+          value={back}
+          spellCheck={false}
+          onChange={(event) => setBack(event.target.value)}
+        />
       </label>
       <FileButton words="Open a saved page" accept=".html,.htm,text/html" taken={([file]) => setBack(file!.text)} />
       <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>

@@ -71,8 +71,9 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
   return (
     <div className="order-add">
       <label>
-        Add by link, or from the Shelf by its title{' '}
+        <span id="add-words">Add by link, or from the Shelf by its title</span>{' '}
         <textarea
+          aria-labelledby="add-words"
           rows={1}
           value={text}
           spellCheck={false}

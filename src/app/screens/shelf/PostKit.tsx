@@ -65,9 +65,10 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
         {PARTS.map(([part, label]) => (
           <div key={part}>
             <label>
-              <span>{label}</span>
+              <span id={`kit-${part}`}>{label}</span>
               {part === 'description' || part === 'code' ? (
                 <textarea
+                  aria-labelledby={`kit-${part}`}
                   rows={part === 'code' ? 5 : 3}
                   value={kit[part]}
                   maxLength={MOST.description}

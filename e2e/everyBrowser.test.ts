@@ -1,0 +1,137 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, test } from 'vitest';
+import { startServer, waitFor, type Running } from './driver.ts';
+import { launchFirefoxPeople } from './firefox.ts';
+import type { People, Person } from './person.ts';
+import { launchWebKit } from './webkit.ts';
+
+/** What every browser must do, in those that are not Chromium; in Chromium all other flows run. */
+const folder = mkdtempSync(join(tmpdir(), 'browsers-'));
+let server: Running;
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(async () => {
+  rmSync(folder, { recursive: true });
+  await server.stop();
+});
+
+const PASTE = 'Share link or embed code';
+const video = (id: string): string => `http://lanternreel.localhost:${server.port}/see/${id}`;
+
+const sees = (person: Person, text: string): Promise<boolean> =>
+  waitFor(`“${text}”`, () => person.read<boolean>(`document.body.innerText.includes(${JSON.stringify(text)})`));
+const codeHas = (person: Person, part: string): Promise<boolean> =>
+  waitFor(`${part} in the code`, () =>
+    person.read<boolean>(`document.querySelector('[aria-label="The code"]')?.textContent.includes(${JSON.stringify(part)})`),
+  );
+
+/** Does something that saves a file, and gives the path of what would be saved. */
+async function savedBy(person: Person, act: () => Promise<void>, name: string): Promise<string> {
+  await person.read(`(() => {
+    const make = URL.createObjectURL;
+    URL.createObjectURL = (blob) => {
+      const reader = new FileReader();
+      reader.onload = () => { document.documentElement.dataset.saved = reader.result; };
+      reader.readAsDataURL(blob);
+      return make.call(URL, blob);
+    };
+  })()`);
+  await act();
+  const saved = await waitFor('a file to be saved', () => person.read<string>(`document.documentElement.dataset.saved`));
+  const path = join(folder, name);
+  writeFileSync(path, Buffer.from(saved.slice(saved.indexOf(',') + 1), 'base64'));
+  return path;
+}
+
+const BROWSERS: Record<string, () => Promise<People>> = { Firefox: launchFirefoxPeople, WebKit: launchWebKit };
+
+describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
+  let people: People;
+  beforeAll(async () => {
+    people = await launch();
+  });
+  afterAll(() => people.close());
+
+  async function visit(path: string, work: (person: Person) => Promise<void>): Promise<void> {
+    const person = await people.visitor();
+    try {
+      await person.goTo(`${server.address}${path}`);
+      await work(person);
+    } finally {
+      await person.leave();
+    }
+  }
+
+  test('the main job, the preview, copy and paste, a play-through, and the Shelf after it', () =>
+    visit('/', async (person) => {
+      await sees(person, 'Opening the sluice');
+      await person.enter(PASTE, video('f3rryday?at=31s'));
+      await sees(person, 'The ferry at first light');
+      await person.press('button', 'waits for a press');
+      await person.press('button', 'on');
+      await person.press('button', 'Done');
+      await person.press('button', 'Start muted');
+      await codeHas(person, 'auto=1&amp;hush=1&amp;from=31');
+      await sees(person, 'In the preview: playing');
+      await sees(person, 'muted');
+      await person.press('button', 'Copy the code');
+      await sees(person, 'Copied');
+      await person.press('button', 'Play it through');
+      await waitFor('the play-through to end', () =>
+        person.read<boolean>(`document.querySelector('[aria-label="Play-through"]')?.getAttribute('aria-busy') === 'false'`),
+      );
+      await sees(person, 'This browser opens frames with your cookies');
+      await person.press('button', 'Back to the settings');
+      await person.pasteInto(PASTE);
+      await codeHas(person, 'hush=1');
+      await person.press('link', 'Shelf');
+      await sees(person, 'The ferry at first light');
+    }));
+
+  test('a batch of two rows', () =>
+    visit('/batch', async (person) => {
+      const box = 'Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed';
+      await person.enter(box, [video('k7wq2m9d'), video('f3rryday')].join('\n'));
+      await person.press('button', 'Make the codes');
+      await sees(person, '2 done');
+    }));
+
+  test('a bundle is saved, and brings everything back to somebody whose store is empty', async () => {
+    let bundle = '';
+    await visit('/', async (person) => {
+      await sees(person, 'Opening the sluice');
+      await person.enter(PASTE, video('f3rryday?at=31s'));
+      await sees(person, 'The ferry at first light');
+      await person.press('link', 'Shelf');
+      await sees(person, '1 embed');
+      await person.press('button', 'Backup');
+      bundle = await savedBy(person, () => person.press('button', 'Save everything'), `${name}.zip`);
+      await sees(person, 'The bundle is saved.');
+    });
+    await visit('/shelf', async (person) => {
+      await sees(person, 'Nothing is kept yet');
+      await person.press('button', 'Backup');
+      await person.giveFile('Bring a bundle in', bundle);
+      await person.press('button', 'Take 1 in');
+      await sees(person, '1 thing is taken in');
+      await sees(person, 'The ferry at first light');
+    });
+  });
+
+  test('what was set is there again after a reload', () =>
+    visit('/', async (person) => {
+      await sees(person, 'Opening the sluice');
+      await person.enter(PASTE, video('f3rryday'));
+      await sees(person, 'The ferry at first light');
+      await person.press('button', 'with sound');
+      await person.press('button', 'on');
+      await person.press('button', 'Done');
+      await codeHas(person, 'hush=1');
+      await waitFor('the embed to be kept', () => person.read<boolean>(`/\\/bench\\//.test(location.pathname)`));
+      await person.goTo(await person.read<string>('location.href'));
+      await codeHas(person, 'hush=1');
+    }));
+});
