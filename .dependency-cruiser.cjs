@@ -20,7 +20,7 @@ module.exports = {
       to: {
         path: [
           '^node:',
-          'node_modules/(?!@types/culori|zod|entities|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|@noble/hashes|crc-32|ical-generator|fflate|feedsmith|media-captions)',
+          'node_modules/(?!@types/culori|zod|entities|htmlparser2|url-template|mustache|culori|papaparse|@types/papaparse|fast-xml-parser|@noble/hashes|crc-32|ical-generator|fflate|feedsmith|media-captions|diff|mdast-util-from-markdown)',
         ],
         dependencyTypesNot: ['type-only'],
       },

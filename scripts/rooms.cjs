@@ -31,6 +31,7 @@ const FLOORS = [
     rooms: { shelf: [], bundle: ['shelf'], calendar: ['shelf'] },
   },
   { floor: 'many', tells: 'many at once', rooms: { kit: [], batch: ['kit'], search: ['batch'] } },
+  { floor: 'sweep', tells: 'every embed of a site, put right where it stands', rooms: {} },
 ];
 
 const NOT_TESTS = '\\.test\\.ts$';

@@ -1,4 +1,5 @@
-import type { Candidate, PlacedAttribute, Range } from '../../model/candidate.ts';
+import type { Candidate } from '../../model/candidate.ts';
+import { moved } from '../../model/moved.ts';
 import type { Running } from '../../model/running.ts';
 import { readLinks, readPlainLink } from './links.ts';
 import { readMarkdownLink } from './markdown.ts';
@@ -62,22 +63,7 @@ function runningCode({ source, attributes }: Candidate): Running[] {
 
 /** The candidate with its ranges in the text that was brought in, and what had to be put right before it could be read. */
 function replaced(candidate: Candidate, { origin, repairs }: Mended): Candidate {
-  const back = ([from, to]: Range): Range => [origin(from), origin(to)];
-  const place = (a: PlacedAttribute): PlacedAttribute => ({ ...a, whole: back(a.whole), range: a.range && back(a.range) });
-  return {
-    ...candidate,
-    range: back(candidate.range),
-    addressRange: candidate.addressRange && back(candidate.addressRange),
-    ...(candidate.doubt && { doubt: { ...candidate.doubt, range: back(candidate.doubt.range) } }),
-    attributes: candidate.attributes.map(place),
-    ...(candidate.holder && { holder: place(candidate.holder) }),
-    ...(candidate.tag && { tag: back(candidate.tag) }),
-    ...(candidate.wrapper && {
-      wrapper: { ...candidate.wrapper, padding: back(candidate.wrapper.padding), frame: back(candidate.wrapper.frame) },
-    }),
-    ...(candidate.running && { running: candidate.running.map((one) => ({ ...one, range: back(one.range) })) }),
-    repairs: [...repairs, ...candidate.repairs],
-  };
+  return { ...moved(candidate, origin), repairs: [...repairs, ...candidate.repairs] };
 }
 
 function refused(refusal: Candidate['refusal']): Candidate {

@@ -1,0 +1,64 @@
+import { wordsOfMarkup } from '../model/markup/wordsOfMarkup.ts';
+import type { Range } from '../model/place.ts';
+
+/** What stands around the embeds of a text: headings with their places, the title of the page and its language. */
+export interface Surroundings {
+  title: string;
+  language: string;
+  /** The heading that an embed at this place stands under, or the title of the page; empty where there is neither. */
+  headingAt: (place: number) => string;
+}
+
+/** Headings of HTML, and those of Markdown that begin with a number sign (CommonMark 0.31, section 4.2). */
+const HEADING = /<(h[1-6])\b[^<>]{0,2000}>([^]{0,2000}?)<\/\1\s*>|^ {0,3}#{1,6}[ \t]+([^\n\r]{1,500})/gim;
+
+export function surroundingsOf(text: string): Surroundings {
+  const headings = [...text.matchAll(HEADING)].map(({ 0: whole, 2: marked, 3: plain, index }) => ({
+    end: index + whole.length,
+    words: marked === undefined ? plain!.replace(/[ \t]+#*[ \t]*$/, '') : wordsOfMarkup(marked),
+  }));
+  const title = wordsOfMarkup(/<title\b[^<>]{0,400}>([^<]{0,1000})/i.exec(text)?.[1] ?? '');
+  return {
+    title,
+    language: /<html\b[^<>]{0,1000}?\blang\s*=\s*["']?([a-z]{2,3}(?:-[a-z\d]{2,8})*)/i.exec(text)?.[1] ?? '',
+    headingAt: (place) => headings.findLast(({ end, words }) => end <= place && words !== '')?.words ?? title,
+  };
+}
+
+/** Brackets of the languages in which templates are written. */
+const TEMPLATES = [
+  ['{{', '}}'],
+  ['{%', '%}'],
+  ['<%', '%>'],
+  ['<?php', '?>'],
+  ['<?=', '?>'],
+  ['${', '}'],
+] as const;
+
+/** How far back the begin of an expression is looked for. */
+const FAR = 4000;
+
+/** Whether an expression of a template stands in this range, or the range in one. */
+export function inTemplate(text: string, [from, to]: Range): boolean {
+  const inside = text.slice(from, to);
+  const before = text.slice(Math.max(0, from - FAR), from);
+  return TEMPLATES.some(
+    ([open, close]) => inside.includes(open) || (before.includes(open) && before.lastIndexOf(open) > before.lastIndexOf(close)),
+  );
+}
+
+/** Where embed code stands in the strings of a script, which are never touched. */
+export function codeInScripts(text: string): number[] {
+  if (!/<script\b/i.test(text)) return [];
+  const places: number[] = [];
+  const script = /<script\b[^>]*>/gi;
+  for (let open = script.exec(text); open; open = script.exec(text)) {
+    const from = open.index + open[0].length;
+    const end = text.slice(from).search(/<\/script/i);
+    const to = end < 0 ? text.length : from + end;
+    const found = text.slice(from, to).search(/<(?:iframe|object|embed|video|audio)\b/i);
+    if (found >= 0 && !/\btype\s*=\s*["']?application\/ld\+json/i.test(open[0])) places.push(from + found);
+    script.lastIndex = Math.max(to, from);
+  }
+  return places;
+}
