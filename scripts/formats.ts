@@ -6,6 +6,8 @@ import { librarySchema } from '../src/core/known/hosts/library.ts';
 import { bundleSchema } from '../src/core/keeping/bundle/bundle.ts';
 import { orderSchema } from '../src/core/order/order.ts';
 import { examplesSchema } from '../src/core/teach/examples.ts';
+import { reportSchema } from '../src/core/sweep/report.ts';
+import { rulesSchema } from '../src/core/sweep/rules.ts';
 import { siteSchema } from '../src/core/model/site.ts';
 import { styleSchema } from '../src/core/known/styles/style.ts';
 import { checkPages } from '../src/messages/checkPages.ts';
@@ -19,6 +21,8 @@ const FORMATS = {
   examples: examplesSchema,
   'card-library': librarySchema,
   'running-order': orderSchema,
+  'sweep-rules': rulesSchema,
+  'sweep-report': reportSchema,
 };
 
 /** Writes the JSON Schemas of our formats from the schemas that the application uses. */

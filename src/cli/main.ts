@@ -9,6 +9,7 @@ import { hosts } from './hosts.ts';
 import { UsageError } from './io.ts';
 import { order } from './order.ts';
 import { read } from './read.ts';
+import { sweep } from './sweep.ts';
 import { teach } from './teach.ts';
 
 /** The command line: a thin face over the core. Exit 0 done, 1 not recognised or a check failed, 2 wrong use. */
@@ -76,6 +77,19 @@ withHosts(program.command('order'))
   .option('--out <file>', 'writes it there')
   .argument('<source>', 'a file, or the address of a feed')
   .action(run(order));
+
+withHosts(program.command('sweep'))
+  .description('every embed of a folder, a zip or a file: what is wrong with it, and what the rules make of it')
+  .option('--site <file>', 'the site, as JSON')
+  .option('--style <file>', 'the house style of the site, as JSON, laid over what the code says')
+  .option('--rules <file>', 'what is put right, as JSON')
+  .option('--fix', 'writes the changes')
+  .option('--patch <file>', 'writes the changes as a unified diff')
+  .option('--report <file>', 'writes what was found, as .json, .csv or .html')
+  .option('--since <file>', 'tells what is otherwise than in an earlier report')
+  .option('--max-warnings <number>', 'so many warnings are no failure', '0')
+  .argument('<source>', 'a folder, a zip or a file')
+  .action(run(sweep));
 
 const listing = (name: string, description: string, rows: readonly { id: string; text: string }[]): void => {
   withJson(program.command(name))

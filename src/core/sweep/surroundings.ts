@@ -12,6 +12,7 @@ export interface Surroundings {
 /** Headings of HTML, and those of Markdown that begin with a number sign (CommonMark 0.31, section 4.2). */
 const HEADING = /<(h[1-6])\b[^<>]{0,2000}>([^]{0,2000}?)<\/\1\s*>|^ {0,3}#{1,6}[ \t]+([^\n\r]{1,500})/gim;
 
+/** Reads them from markup, or Markdown; linear in the length of the text. */
 export function surroundingsOf(text: string): Surroundings {
   const headings = [...text.matchAll(HEADING)].map(({ 0: whole, 2: marked, 3: plain, index }) => ({
     end: index + whole.length,

@@ -43,7 +43,7 @@ const embedCode = fc
   .record({ from: link, asked: inFrame, form: fc.constantFrom('responsive', 'fixed', 'padded', 'cover') })
   .map(
     ({ from, asked, form }) =>
-      makeEmbed(bringIn(from, book)[0]!.item!, asked, { book, site: null, form: form as never, facts: {} }).code.text,
+      makeEmbed(bringIn(from, book)[0]!.item!, asked, { book, site: null, form: form, facts: {} }).code.text,
   )
   .filter((code) => !code.includes(']]>') && !/\{\{|\{%|<%|<\?|\$\{/.test(code));
 const prose = fc.constantFrom(

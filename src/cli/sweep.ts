@@ -1,0 +1,175 @@
+import { readdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
+import { join, relative, sep } from 'node:path';
+import { zipSync } from 'fflate';
+import { unzip } from '../core/keeping/bundle/zip.ts';
+import { styleSchema } from '../core/known/styles/style.ts';
+import { applied, patchOf } from '../core/sweep/apply.ts';
+import type { SweepSettings } from '../core/sweep/change.ts';
+import { containerOf } from '../core/sweep/containers/list.ts';
+import { decodeFile, survives, type FileText } from '../core/sweep/encoding.ts';
+import type { SweptFile } from '../core/sweep/found.ts';
+import { numbersOf } from '../core/sweep/numbers.ts';
+import { reportOf, reportSchema, since, tableOf } from '../core/sweep/report.ts';
+import { NO_RULES, rulesSchema } from '../core/sweep/rules.ts';
+import { sweepFile } from '../core/sweep/sweepFile.ts';
+import { sayFinding } from '../messages/en.ts';
+import { sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
+import { sweepPage } from '../messages/sweepPage.ts';
+import { openBook, readJson, readSite, UsageError } from './io.ts';
+
+interface Options {
+  site?: string;
+  style?: string;
+  rules?: string;
+  hosts?: string;
+  fix?: boolean;
+  patch?: string;
+  report?: string;
+  since?: string;
+  maxWarnings: string;
+}
+
+/** A file of the site: its name, how it is read, and how it is written back where that can be. */
+interface SiteFile {
+  name: string;
+  read: () => Uint8Array;
+  write: (bytes: Uint8Array) => void;
+}
+
+/** Every embed of a folder, a zip or a file: found, judged, and with `--fix` put right. 1 where findings remain. */
+export function sweep(source: string, options: Options): number {
+  const most = Number(options.maxWarnings);
+  if (!Number.isInteger(most) || most < 0) throw new UsageError('--max-warnings takes a number from 0 on.');
+  const settings = settingsOf(options);
+  const { files, end } = filesOf(source);
+  const swept: SweptFile[] = [];
+  let patch = '';
+  for (const file of files) {
+    const bytes = file.read();
+    const decoded = decodeFile(bytes);
+    const found = sweepFile(file.name, decoded.text, settings);
+    if (!found) continue;
+    const { written, told } = changeFile(file.name, bytes, decoded, found);
+    swept.push(told);
+    if (written === null) continue;
+    patch += patchOf(file.name, decoded.text, written.text);
+    if (options.fix) file.write(written.bytes);
+  }
+  if (options.fix) end();
+  if (options.patch !== undefined) writeFileSync(options.patch, patch);
+  if (options.report !== undefined) writeFileSync(options.report, reportAs(options.report, swept, settings, options));
+  return tell(swept, options, most);
+}
+
+function settingsOf({ site: siteFile, style: styleFile, rules: rulesFile, hosts }: Options): SweepSettings {
+  const site = siteFile === undefined ? null : readSite(siteFile);
+  if (styleFile !== undefined && !site)
+    throw new UsageError('A house style belongs to a site. Give the site too, with --site FILE.');
+  const style = styleFile === undefined ? undefined : readJson(styleFile, { what: 'house style', schema: styleSchema });
+  const rules = rulesFile === undefined ? NO_RULES : readJson(rulesFile, { what: 'rules', schema: rulesSchema });
+  return { book: openBook(hosts), site, style, rules: style ? { ...rules, style: true } : rules, gone: new Set() };
+}
+
+/** What is to be written of a file, and what is told of it: a file that would lose by it is left as it is. */
+function changeFile(
+  name: string,
+  bytes: Uint8Array,
+  decoded: FileText,
+  found: SweptFile,
+): { written: { text: string; bytes: Uint8Array } | null; told: SweptFile } {
+  const changes = found.embeds.flatMap(({ change }) => change ?? []);
+  if (changes.length === 0) return { written: null, told: found };
+  const text = applied(decoded.text, changes);
+  const written = survives(bytes, decoded) ? decoded.encode(text) : null;
+  if (written) return { written: { text, bytes: written }, told: found };
+  const left = { file: name, line: 1, why: { code: 'encoding' as const, encoding: decoded.encoding } };
+  const embeds = found.embeds.map((embed) => ({ ...embed, change: null }));
+  return { written: null, told: { ...found, embeds, left: [...found.left, left] } };
+}
+
+function tell(swept: readonly SweptFile[], { fix, since: earlier }: Options, most: number): number {
+  let [errors, warnings] = [0, 0];
+  for (const { file, embeds, left } of swept) {
+    for (const { line, findings, change } of embeds)
+      for (const finding of findings) {
+        if (fix && change?.ends.includes(finding.code)) continue;
+        if (finding.severity === 'note') continue;
+        if (finding.severity === 'error') errors++;
+        else warnings++;
+        console.log(`${file}:${line}: ${finding.severity}: ${sayFinding(finding)}`);
+      }
+    for (const { line, why } of left) console.error(`${file}:${line}: left as it is: ${sayLeft(why)}`);
+  }
+  const numbers = numbersOf(swept);
+  console.error(sayNumbers(numbers));
+  if (numbers.changes > 0) console.error(`${numbers.changes} ${fix ? 'changed' : 'would be changed (--fix, or --patch FILE)'}.`);
+  if (earlier !== undefined) {
+    const before = readJson(earlier, { what: 'report', schema: reportSchema });
+    console.error(saySince(since(before, reportOf(swept, fix ?? false))));
+  }
+  return errors > 0 || warnings > most ? 1 : 0;
+}
+
+function reportAs(file: string, swept: readonly SweptFile[], { book }: SweepSettings, { fix }: Options): string {
+  const report = reportOf(swept, fix ?? false);
+  if (file.endsWith('.csv')) return tableOf(report);
+  if (!file.endsWith('.html')) return `${JSON.stringify(report, null, 2)}\n`;
+  return sweepPage(swept, numbersOf(swept), {
+    title: 'Sweep',
+    day: new Date().toISOString().slice(0, 10),
+    nameOf: (host) => book.byId.get(host)?.card.name,
+  });
+}
+
+/** Folders in which nothing of a site stands. */
+const NOT_OF_SITE = /^(?:node_modules|\..*)$/;
+
+function filesOf(source: string): { files: SiteFile[]; end: () => void } {
+  try {
+    if (statSync(source).isDirectory()) return { files: inFolder(source, source), end: () => undefined };
+    if (source.endsWith('.zip')) return inZip(source);
+    return { files: [onDisk(source, source.split(sep).at(-1)!)], end: () => undefined };
+  } catch (error) {
+    throw new UsageError(`${source} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+
+function inFolder(root: string, folder: string): SiteFile[] {
+  return readdirSync(folder, { withFileTypes: true })
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .flatMap((entry): SiteFile[] => {
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) return NOT_OF_SITE.test(entry.name) ? [] : inFolder(root, path);
+      return entry.isFile() && containerOf(entry.name) ? [onDisk(path, relative(root, path).replaceAll(sep, '/'))] : [];
+    });
+}
+
+/** Written beside the file first, so that it is the old one or the new one whenever the program is stopped. */
+const onDisk = (path: string, name: string): SiteFile => ({
+  name,
+  read: () => readFileSync(path),
+  write: (bytes) => {
+    const beside = `${path}.refenestra`;
+    writeFileSync(beside, bytes, { mode: statSync(path).mode });
+    renameSync(beside, path);
+  },
+});
+
+function inZip(path: string): { files: SiteFile[]; end: () => void } {
+  const zip = unzip(readFileSync(path), () => true);
+  if ('refusal' in zip || zip.damaged.length > 0) throw new UsageError(`${path} is no zip file that can be read whole.`);
+  const contents = new Map(zip.files);
+  let changed = false;
+  const files = [...contents.keys()].filter(containerOf).map((name) => ({
+    name,
+    read: () => contents.get(name)!,
+    write: (bytes: Uint8Array) => {
+      contents.set(name, bytes);
+      changed = true;
+    },
+  }));
+  const end = (): void => {
+    if (changed) onDisk(path, path).write(zipSync(Object.fromEntries(contents)));
+  };
+  return { files, end };
+}

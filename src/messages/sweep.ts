@@ -1,0 +1,39 @@
+import type { LeftWhy } from '../core/sweep/found.ts';
+import type { HostNumbers, Numbers } from '../core/sweep/numbers.ts';
+import type { Since } from '../core/sweep/report.ts';
+import { sayRefusal } from './en.ts';
+
+/** A number with its noun. */
+export const count = (number: number, one: string, several = `${one}s`): string =>
+  `${number.toLocaleString('en')} ${number === 1 ? one : several}`;
+
+const LEFT: { readonly [Code in LeftWhy['code']]: (why: Extract<LeftWhy, { code: Code }>) => string } = {
+  notRead: ({ refusal }) => sayRefusal(refusal),
+  inScript: () => 'This code stands in a script, which makes it when the page runs. Change it there by hand.',
+  inTemplate: () => 'An expression of a template stands in this code, or around it. Change it in the template.',
+  notPlain: () => 'This code is cut off, escaped twice or broken, so it cannot be changed safely. Open it on the Bench.',
+  cannotStand: () => 'The new code cannot stand there: the cell of this table has no quotes around it.',
+  notTheSame: () => 'With the change this would be read as something else, so it was left as it is. Open it on the Bench.',
+  encoding: ({ encoding }) => `This file cannot be written back without loss (${encoding}), so it is only read.`,
+  tooLong: () => 'This file is too long to be looked into.',
+};
+
+/** Why something is not touched. */
+export const sayLeft = (why: LeftWhy): string => (LEFT[why.code] as (why: LeftWhy) => string)(why);
+
+/** What was found, in one sentence. */
+export function sayNumbers({ files, embeds, items, hosts, findings }: Numbers): string {
+  if (embeds === 0) return `No embed in ${count(files, 'file')}.`;
+  const errors = findings.filter(({ severity }) => severity === 'error').reduce((all, { places }) => all + places, 0);
+  return `${count(embeds, 'embed')} of ${count(items, 'item')} from ${count(hosts.length, 'host')} in ${count(files, 'file')}${errors > 0 ? `, ${count(errors, 'error')}` : ''}.`;
+}
+
+/** The name of a host by its id, where a card has it. */
+export type HostName = (host: string) => string | undefined;
+
+export const sayHost = ({ host }: Pick<HostNumbers, 'host'>, nameOf: HostName): string =>
+  host === null ? 'no known host' : (nameOf(host) ?? host);
+
+/** What is otherwise than at an earlier sweep. */
+export const saySince = ({ appeared, putRight, come, gone }: Since): string =>
+  `Since the earlier sweep: ${count(appeared.length, 'new finding')}, ${count(putRight.length, 'finding')} put right, ${count(come, 'embed')} more, ${count(gone, 'embed')} fewer.`;
