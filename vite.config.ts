@@ -37,6 +37,10 @@ const fontsFirst = (): Plugin => ({
 export default defineConfig({
   plugins: [react(), fontsFirst(), compressAll()],
   publicDir: false,
+  resolve: {
+    // Its form for browsers asks the document, which workers have not.
+    alias: { 'decode-named-character-reference': at('node_modules/decode-named-character-reference/index.js') },
+  },
   build: {
     outDir: 'dist/web',
     modulePreload: { polyfill: false },

@@ -10,6 +10,7 @@ const HostBook = lazily(() => import('./screens/hosts/HostBook.tsx').then((modul
 const Shelf = lazily(() => import('./screens/shelf/Shelf.tsx').then((module) => module.Shelf), NotLoaded);
 const Batch = lazily(() => import('./screens/batch/Batch.tsx').then((module) => module.Batch), NotLoaded);
 const Teach = lazily(() => import('./screens/teach/Teach.tsx').then((module) => module.Teach), NotLoaded);
+const Sweep = lazily(() => import('./screens/sweep/Sweep.tsx').then((module) => module.Sweep), NotLoaded);
 const Orders = lazily(() => import('./screens/orders/Orders.tsx').then((module) => module.Orders), NotLoaded);
 const Sites = lazily(() => import('./screens/sites/Sites.tsx').then((module) => module.Sites), NotLoaded);
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
@@ -28,6 +29,7 @@ export const Screens = (): ReactElement => (
       <Route path="hosts/:id/teach" element={shown(<Teach />)} />
       <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
       <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />
+      <Route path="sweep" element={shown(<Sweep />)} />
       <Route path="orders" element={shown(<Orders />)} />
       <Route path="orders/:id" element={shown(<Orders />)} />
       <Route path="sites" element={shown(<Sites />)} />

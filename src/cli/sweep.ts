@@ -3,15 +3,13 @@ import { join, relative, sep } from 'node:path';
 import { zipSync } from 'fflate';
 import { unzip } from '../core/keeping/bundle/zip.ts';
 import { styleSchema } from '../core/known/styles/style.ts';
-import { applied, patchOf } from '../core/sweep/apply.ts';
+import { sweepBytes, writeChanges } from '../core/sweep/bytes.ts';
 import type { SweepSettings } from '../core/sweep/change.ts';
 import { containerOf } from '../core/sweep/containers/list.ts';
-import { decodeFile, survives, type FileText } from '../core/sweep/encoding.ts';
 import type { SweptFile } from '../core/sweep/found.ts';
 import { numbersOf } from '../core/sweep/numbers.ts';
 import { reportOf, reportSchema, since, tableOf } from '../core/sweep/report.ts';
 import { NO_RULES, rulesSchema } from '../core/sweep/rules.ts';
-import { sweepFile } from '../core/sweep/sweepFile.ts';
 import { sayFinding } from '../messages/en.ts';
 import { sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
 import { sweepPage } from '../messages/sweepPage.ts';
@@ -46,14 +44,13 @@ export function sweep(source: string, options: Options): number {
   let patch = '';
   for (const file of files) {
     const bytes = file.read();
-    const decoded = decodeFile(bytes);
-    const found = sweepFile(file.name, decoded.text, settings);
+    const found = sweepBytes(file.name, bytes, settings);
     if (!found) continue;
-    const { written, told } = changeFile(file.name, bytes, decoded, found);
-    swept.push(told);
-    if (written === null) continue;
-    patch += patchOf(file.name, decoded.text, written.text);
-    if (options.fix) file.write(written.bytes);
+    swept.push(found);
+    const changes = found.embeds.flatMap(({ change }) => change ?? []);
+    const written = changes.length > 0 ? writeChanges(file.name, bytes, changes) : null;
+    patch += written?.patch ?? '';
+    if (written && options.fix) file.write(written.bytes);
   }
   if (options.fix) end();
   if (options.patch !== undefined) writeFileSync(options.patch, patch);
@@ -68,23 +65,6 @@ function settingsOf({ site: siteFile, style: styleFile, rules: rulesFile, hosts 
   const style = styleFile === undefined ? undefined : readJson(styleFile, { what: 'house style', schema: styleSchema });
   const rules = rulesFile === undefined ? NO_RULES : readJson(rulesFile, { what: 'rules', schema: rulesSchema });
   return { book: openBook(hosts), site, style, rules: style ? { ...rules, style: true } : rules, gone: new Set() };
-}
-
-/** What is to be written of a file, and what is told of it: a file that would lose by it is left as it is. */
-function changeFile(
-  name: string,
-  bytes: Uint8Array,
-  decoded: FileText,
-  found: SweptFile,
-): { written: { text: string; bytes: Uint8Array } | null; told: SweptFile } {
-  const changes = found.embeds.flatMap(({ change }) => change ?? []);
-  if (changes.length === 0) return { written: null, told: found };
-  const text = applied(decoded.text, changes);
-  const written = survives(bytes, decoded) ? decoded.encode(text) : null;
-  if (written) return { written: { text, bytes: written }, told: found };
-  const left = { file: name, line: 1, why: { code: 'encoding' as const, encoding: decoded.encoding } };
-  const embeds = found.embeds.map((embed) => ({ ...embed, change: null }));
-  return { written: null, told: { ...found, embeds, left: [...found.left, left] } };
 }
 
 function tell(swept: readonly SweptFile[], { fix, since: earlier }: Options, most: number): number {

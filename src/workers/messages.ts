@@ -8,6 +8,8 @@ import type { Site } from '../core/model/site.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import type { HouseStyle } from '../core/known/styles/style.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
+import type { Change, SweptFile } from '../core/sweep/found.ts';
+import type { Rules } from '../core/sweep/rules.ts';
 
 /** What the page asks of the worker that makes covers. */
 export interface CoverWanted {
@@ -92,3 +94,39 @@ export const ROW_ORDER = ['person', 'look', 'done'] as const satisfies readonly 
 export type BatchTold =
   | { table: { from: Table['from']; head: string[] | null; roles: (Role | null)[]; sample: string[][]; count: number } }
   | { progress: BatchProgress };
+
+/** A file that a sweep looks into: a handle, whose bytes are read where they are needed. */
+export interface SiteFile {
+  name: string;
+  content: Blob;
+}
+
+/** What a sweep works by. */
+export interface SweepBegun {
+  cards: readonly HostCard[];
+  site: Site | null;
+  style: HouseStyle | undefined;
+  rules: Rules;
+  gone: readonly string[];
+}
+
+/** A file with the changes that were chosen. */
+export type ChangedFile = SiteFile & { changes: readonly Change[] };
+
+/** What was written of a site: its changed files, the diff, and the way back. */
+export interface SiteWritten {
+  files: { name: string; bytes: Uint8Array<ArrayBuffer> }[];
+  patch: string;
+  reverse: string;
+}
+
+/** What a worker of a sweep can be asked. */
+export interface Sweeper {
+  begin: (begun: SweepBegun) => void;
+  /** What each of these files holds; those left out are none that a sweep looks into. */
+  sweep: (files: readonly SiteFile[]) => Promise<SweptFile[]>;
+  write: (files: readonly ChangedFile[]) => Promise<SiteWritten>;
+  /** The files of a zip that a sweep looks into, and how many others it holds; null where it is none. */
+  open: (zip: Blob) => Promise<{ files: SiteFile[]; others: number } | null>;
+  pack: (files: SiteWritten['files']) => Uint8Array<ArrayBuffer>;
+}

@@ -21,6 +21,7 @@ import {
   PaneAjar,
   ShelfSign,
   SitesSign,
+  SweepSign,
 } from './icons.tsx';
 import { SCREENS } from './screens.ts';
 import { useCommand } from './useCommand.ts';
@@ -30,6 +31,7 @@ const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
   '/': <BenchSign />,
   '/shelf': <ShelfSign />,
   '/batch': <BatchSign />,
+  '/sweep': <SweepSign />,
   '/orders': <OrdersSign />,
   '/sites': <SitesSign />,
   '/hosts': <BookSign />,

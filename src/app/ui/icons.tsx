@@ -30,3 +30,6 @@ export const OrdersSign = (): ReactElement =>
   draw('M3 3.5h5v4H3z M3 12.5h5v4H3z M11 5.5h6.5 M11 14.5h6.5 M5.5 7.5v5', 'M4.5 5l2-.8v2.6l-2 .7z');
 /** Three slats that go through one opening. */
 export const BatchSign = (): ReactElement => draw('M2.5 5h6 M2.5 10h6 M2.5 15h6 M11 3v14 M13.5 10h4 M15.5 8l2 2-2 2');
+/** Panes in rows, one of them put right. */
+export const SweepSign = (): ReactElement =>
+  draw('M3 3h4v4H3z M13 3h4v4h-4z M3 13h4v4H3z M13 13h4v4h-4z M8.5 10h3 M10 8.5v3', 'M8 3h4v4H8z');

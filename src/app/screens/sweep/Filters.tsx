@@ -1,0 +1,132 @@
+import type { ReactElement } from 'react';
+import type { SweptEmbed } from '../../../core/sweep/found.ts';
+import type { Numbers } from '../../../core/sweep/numbers.ts';
+import { SEVERITY_WORDS } from '../../../messages/severity.ts';
+import { sayHost } from '../../../messages/sweep.ts';
+import { HOLDS } from '../../../messages/sweepChecks.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+/** Which embeds are shown. `host` is undefined for all, and null for those of no known host. */
+export interface Filter {
+  only: 'all' | 'changes' | 'left';
+  finding: string | undefined;
+  host: string | null | undefined;
+  text: string;
+}
+
+export const NO_FILTER: Filter = { only: 'all', finding: undefined, host: undefined, text: '' };
+
+/** Whether an embed is one of those. */
+export function shownBy({ only, finding, host, text }: Filter, embed: SweptEmbed): boolean {
+  if (only === 'changes' && !embed.change) return false;
+  if (finding !== undefined && !embed.findings.some(({ code }) => code === finding)) return false;
+  if (host !== undefined && embed.host !== host) return false;
+  const wanted = text.trim().toLowerCase();
+  return wanted === '' || `${embed.file} ${embed.item} ${embed.title}`.toLowerCase().includes(wanted);
+}
+
+interface Props {
+  numbers: Numbers;
+  filter: Filter;
+  change: (filter: Filter) => void;
+}
+
+/** What was found in numbers; each bar shows the places that it counts, and pressed again all of them. */
+export function Filters({ numbers, filter, change }: Props): ReactElement {
+  const book = useAppSelector(selectBook);
+  const nameOf = (id: string): string | undefined => book.byId.get(id)?.card.name;
+  const most = Math.max(1, ...numbers.findings.map(({ places }) => places));
+  const all = Math.max(1, ...numbers.hosts.map(({ places }) => places));
+  return (
+    <nav className="sweep-filters" aria-label="Which are shown">
+      <input
+        type="search"
+        aria-label="Find in places and items"
+        placeholder="Find in places and items"
+        value={filter.text}
+        onChange={({ target }) => change({ ...filter, text: target.value })}
+      />
+      <div role="group" aria-label="All, or only some">
+        {(
+          [
+            ['all', 'All embeds', numbers.embeds],
+            ['changes', 'To be changed', numbers.changes],
+            ['left', 'Left as it is', numbers.left],
+          ] as const
+        ).map(([only, words, places]) => (
+          <Bar
+            key={only}
+            words={words}
+            places={places}
+            of={0}
+            pressed={filter.only === only}
+            press={() => change({ ...filter, only })}
+          />
+        ))}
+      </div>
+      <div role="group" aria-labelledby="sweep-found">
+        <h2 id="sweep-found">Findings</h2>
+        {numbers.findings.map(({ code, severity, places, after }) => (
+          <Bar
+            key={code}
+            words={HOLDS.get(code) ?? code}
+            tone={severity}
+            note={`${SEVERITY_WORDS[severity]}${after < places ? `, ${after} after the changes` : ''}`}
+            places={places}
+            after={after}
+            of={most}
+            pressed={filter.finding === code}
+            press={() => change({ ...filter, finding: filter.finding === code ? undefined : code })}
+          />
+        ))}
+      </div>
+      <div role="group" aria-labelledby="sweep-hosts">
+        <h2 id="sweep-hosts">Hosts</h2>
+        {numbers.hosts.map(({ host, places, loads, loadsAfter }) => (
+          <Bar
+            key={String(host)}
+            words={sayHost({ host }, nameOf)}
+            note={
+              loadsAfter < loads
+                ? `${loads} load before a visitor asks, ${loadsAfter} after the changes`
+                : `${loads} load before a visitor asks`
+            }
+            places={places}
+            of={all}
+            pressed={filter.host === host}
+            press={() => change({ ...filter, host: filter.host === host ? undefined : host })}
+          />
+        ))}
+      </div>
+    </nav>
+  );
+}
+
+interface BarProps {
+  words: string;
+  note?: string;
+  tone?: string;
+  places: number;
+  after?: number;
+  /** What a full bar stands for; 0 for none. */
+  of: number;
+  pressed: boolean;
+  press: () => void;
+}
+
+function Bar({ words, note, tone, places, after = places, of, pressed, press }: BarProps): ReactElement {
+  return (
+    <button type="button" className="sweep-bar" data-tone={tone} aria-pressed={pressed} onClick={press}>
+      <span>{words}</span>
+      <b>{places.toLocaleString('en')}</b>
+      {of > 0 && (
+        <svg viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
+          <rect className="today" width={(places / of) * 100} height="4" />
+          <rect className="after" width={(after / of) * 100} height="4" />
+        </svg>
+      )}
+      {note && <small>{note}</small>}
+    </button>
+  );
+}

@@ -1,0 +1,65 @@
+import { useMemo, type ReactElement } from 'react';
+import type { Site } from '../../../core/model/site.ts';
+import type { SweptEmbed } from '../../../core/sweep/found.ts';
+import type { Numbers } from '../../../core/sweep/numbers.ts';
+import type { Rules } from '../../../core/sweep/rules.ts';
+import { HOLDS } from '../../../messages/sweepChecks.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+interface Props {
+  rules: Rules;
+  embeds: readonly SweptEmbed[];
+  numbers: Numbers;
+  site: Site | null;
+  follow: (rules: Rules) => void;
+}
+
+const BY_ITSELF: ReadonlySet<string | undefined> = new Set(['settings', 'text', 'parameter']);
+
+/** What is to be changed: the house style, a few acts, and the findings that can be put right without anybody’s words. */
+export function RuleChoice({ rules, embeds, numbers, site, follow }: Props): ReactElement {
+  const style = useAppSelector((state) => (site ? state.world.styles[site.id] : undefined));
+  const remedied = useMemo(
+    () => new Set(embeds.flatMap(({ findings }) => findings.flatMap((one) => (BY_ITSELF.has(one.remedy?.by) ? one.code : [])))),
+    [embeds],
+  );
+  // What was chosen stays in the list once nothing is found any more.
+  const offered = numbers.findings.filter(({ code }) => remedied.has(code) || rules.putRight.includes(code));
+  const putRight = (code: string, on: boolean): void =>
+    follow({ ...rules, putRight: on ? [...rules.putRight, code] : rules.putRight.filter((one) => one !== code) });
+  return (
+    <fieldset className="sweep-rules">
+      <legend>What is changed</legend>
+      <Tick on={rules.style} set={(on) => follow({ ...rules, style: on })} disabled={!style || style.rules.length === 0}>
+        Follow the house style of {site?.name ?? 'the site'}
+        {(!style || style.rules.length === 0) && <small>This site has none yet.</small>}
+      </Tick>
+      <Tick on={rules.titles} set={(on) => follow({ ...rules, titles: on })}>
+        Give frames without a title that of the heading above
+      </Tick>
+      <Tick on={rules.covers} set={(on) => follow({ ...rules, covers: on })}>
+        Put a cover before everything that loads unasked
+      </Tick>
+      {offered.length > 0 && <h3>Put right what was found</h3>}
+      {offered.map(({ code, places }) => (
+        <Tick key={code} on={rules.putRight.includes(code)} set={(on) => putRight(code, on)}>
+          {HOLDS.get(code) ?? code} <small>{places}</small>
+        </Tick>
+      ))}
+    </fieldset>
+  );
+}
+
+interface TickProps {
+  on: boolean;
+  set: (on: boolean) => void;
+  disabled?: boolean;
+  children: React.ReactNode;
+}
+
+const Tick = ({ on, set, disabled = false, children }: TickProps): ReactElement => (
+  <label className="tick">
+    <input type="checkbox" checked={on} disabled={disabled} onChange={({ target }) => set(target.checked)} />
+    <span>{children}</span>
+  </label>
+);

@@ -1,0 +1,61 @@
+import './sweep.css';
+import { useDeferredValue, useState, useSyncExternalStore, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { NO_RULES, type Rules } from '../../../core/sweep/rules.ts';
+import type { SiteFile } from '../../../workers/messages.ts';
+import { selectGivenStatus } from '../../state/answers.ts';
+import { selectCards, selectSites } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
+import { sweepOf } from '../../sweep/run.ts';
+import { SweepInput } from './SweepInput.tsx';
+import { SweepView } from './SweepView.tsx';
+
+/** A whole site: every embed of it found, judged, and put right. */
+export function Sweep(): ReactElement {
+  const store = useStore() as Store;
+  const run = sweepOf(store);
+  const state = useDeferredValue(useSyncExternalStore(run.watch, run.look));
+  const ready = useAppSelector((one) => selectGivenStatus(one) === 'ready');
+  const sites = useAppSelector(selectSites);
+  const [chosen, setChosen] = useState('');
+  const site = sites.find(({ id }) => id === chosen) ?? sites[0] ?? null;
+  const begin = (name: string, files: readonly SiteFile[], rules: Rules = NO_RULES, forSite = site): void => {
+    const world = store.getState();
+    run.begin(
+      {
+        cards: selectCards(world),
+        site: forSite,
+        style: forSite ? world.world.styles[forSite.id] : undefined,
+        rules,
+        gone: [],
+      },
+      { name, files },
+    );
+  };
+  const choose = (id: string): void => {
+    setChosen(id);
+    if (state.phase !== 'empty') begin(state.name, state.files, state.rules, sites.find((one) => one.id === id) ?? null);
+  };
+  const siteField = (
+    <label className="sweep-site">
+      For the site{' '}
+      <select value={site?.id ?? ''} onChange={({ target }) => choose(target.value)}>
+        {sites.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  if (state.phase === 'empty') return <SweepInput ready={ready} begin={begin} run={run} siteField={siteField} />;
+  return (
+    <SweepView
+      state={state}
+      run={run}
+      site={site}
+      siteField={siteField}
+      follow={(rules) => begin(state.name, state.files, rules)}
+    />
+  );
+}

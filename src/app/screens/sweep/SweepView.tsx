@@ -1,0 +1,83 @@
+import { Button, LinearProgress } from '@mui/material';
+import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
+import type { Site } from '../../../core/model/site.ts';
+import { numbersOf } from '../../../core/sweep/numbers.ts';
+import type { Rules } from '../../../core/sweep/rules.ts';
+import { count, sayNumbers } from '../../../messages/sweep.ts';
+import { keyOf, type SweepRun, type SweepState } from '../../sweep/run.ts';
+import { Filters, NO_FILTER, shownBy } from './Filters.tsx';
+import { LeftList } from './LeftList.tsx';
+import { Outs } from './Outs.tsx';
+import { PlaceDetail } from './PlaceDetail.tsx';
+import { PlaceList } from './PlaceList.tsx';
+import { RuleChoice } from './RuleChoice.tsx';
+
+interface Props {
+  state: SweepState;
+  run: SweepRun;
+  site: Site | null;
+  siteField: ReactNode;
+  /** Looks into everything once more, by other rules. */
+  follow: (rules: Rules) => void;
+}
+
+/** What a sweep found, what can be changed of it, and the ways out. */
+export function SweepView({ state, run, site, siteField, follow }: Props): ReactElement {
+  const { swept, spared, rules } = state;
+  const numbers = useMemo(() => numbersOf(swept), [swept]);
+  const embeds = useMemo(() => swept.flatMap((file) => file.embeds), [swept]);
+  const [filter, setFilter] = useState(NO_FILTER);
+  const [open, setOpen] = useState<string | null>(null);
+  const shown = useMemo(() => embeds.filter((embed) => shownBy(filter, embed)), [embeds, filter]);
+  const chosen = embeds.find((embed) => keyOf(embed) === open);
+  const changes = embeds.filter((embed) => embed.change && !spared.has(keyOf(embed)));
+  return (
+    <div className="sweep">
+      <header className="sweep-head">
+        <h1>
+          Sweep <small>{state.name}</small>
+        </h1>
+        {siteField}
+        <Progress state={state} run={run} />
+        <Button onClick={run.clear}>New sweep</Button>
+      </header>
+      <p className="sweep-sum" role="status">
+        {state.phase === 'running' || state.phase === 'paused' ? `${state.done} of ${count(state.files.length, 'file')}. ` : ''}
+        {sayNumbers(numbers)}
+        {state.phase === 'cancelled' && ' Cancelled: only what was found until then is here.'}
+        {state.phase === 'broken' && ' Stopped by a fault of Refenestra. Open the site once more.'}
+      </p>
+      <Filters numbers={numbers} filter={filter} change={setFilter} />
+      <section className="sweep-places" aria-label="Embeds">
+        {filter.only === 'left' ? (
+          <LeftList swept={swept} />
+        ) : (
+          <PlaceList embeds={shown} spared={spared} spare={run.spare} open={open} choose={setOpen} />
+        )}
+      </section>
+      <aside className="sweep-side" aria-label="What is changed">
+        {chosen ? (
+          <PlaceDetail embed={chosen} files={state.files} close={() => setOpen(null)} />
+        ) : (
+          <>
+            <RuleChoice rules={rules} embeds={embeds} numbers={numbers} site={site} follow={follow} />
+            <Outs state={state} run={run} numbers={numbers} changes={changes.length} />
+          </>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function Progress({ state: { phase, done, files }, run }: Pick<Props, 'state' | 'run'>): ReactElement | null {
+  if (phase !== 'running' && phase !== 'paused') return null;
+  return (
+    <div className="sweep-progress">
+      <LinearProgress variant="determinate" value={(done / files.length) * 100} aria-label="How far the sweep is" />
+      {phase === 'running' ? <Button onClick={run.pause}>Pause</Button> : <Button onClick={run.resume}>Go on</Button>}
+      <Button variant="outlined" onClick={run.cancel}>
+        Cancel
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { applied, patchOf } from './apply.ts';
+import type { SweepSettings } from './change.ts';
+import { containerOf } from './containers/list.ts';
+import { decodeFile, survives } from './encoding.ts';
+import type { Change, SweptFile } from './found.ts';
+import { sweepFile } from './sweepFile.ts';
+
+/** A file of which changes could be written. */
+export interface Written {
+  bytes: Uint8Array<ArrayBuffer>;
+  /** What differs, and the way back. */
+  patch: string;
+  reverse: string;
+}
+
+/**
+ * What a file holds, by its bytes; null where it is none that a sweep looks into. Where it could not be written back
+ * without loss nothing of it is changed, and that is told.
+ */
+export function sweepBytes(name: string, bytes: Uint8Array, settings: SweepSettings): SweptFile | null {
+  if (!containerOf(name)) return null;
+  const decoded = decodeFile(bytes);
+  const found = sweepFile(name, decoded.text, settings);
+  const changes = found?.embeds.flatMap(({ change }) => change ?? []) ?? [];
+  if (!found || changes.length === 0) return found;
+  if (survives(bytes, decoded) && decoded.encode(applied(decoded.text, changes)) !== null) return found;
+  const left = { file: name, line: 1, why: { code: 'encoding', encoding: decoded.encoding } as const };
+  return { ...found, embeds: found.embeds.map((embed) => ({ ...embed, change: null })), left: [...found.left, left] };
+}
+
+/** The file with these changes of it; null where they are not of this file, or it cannot hold them. */
+export function writeChanges(name: string, bytes: Uint8Array, changes: readonly Change[]): Written | null {
+  const { text, encode } = decodeFile(bytes);
+  const after = applied(text, changes);
+  const written = encode(after);
+  return written && { bytes: written, patch: patchOf(name, text, after), reverse: patchOf(name, after, text) };
+}

@@ -1,0 +1,48 @@
+import { expose } from 'comlink';
+import { zipSync } from 'fflate';
+import { unzip } from '../core/keeping/bundle/zip.ts';
+import { makeBook } from '../core/known/hosts/book.ts';
+import { sweepBytes, writeChanges } from '../core/sweep/bytes.ts';
+import type { SweepSettings } from '../core/sweep/change.ts';
+import { containerOf } from '../core/sweep/containers/list.ts';
+import type { SiteFile, SiteWritten, Sweeper } from './messages.ts';
+
+const bytesOf = async ({ content }: SiteFile): Promise<Uint8Array> => new Uint8Array(await content.arrayBuffer());
+
+/** Looks into files of a site and writes their changes, away from the screen's own thread. */
+function makeSweeper(): Sweeper {
+  let settings: SweepSettings | null = null;
+  return {
+    begin: ({ cards, gone, ...others }) => {
+      settings = { ...others, book: makeBook([...cards]), gone: new Set(gone) };
+    },
+    sweep: async (files) => {
+      const swept = [];
+      for (const file of files) {
+        const found = sweepBytes(file.name, await bytesOf(file), settings!);
+        if (found) swept.push(found);
+      }
+      return swept;
+    },
+    write: async (files) => {
+      const written: SiteWritten = { files: [], patch: '', reverse: '' };
+      for (const { changes, ...file } of files) {
+        const one = writeChanges(file.name, await bytesOf(file), changes);
+        if (!one) continue;
+        written.files.push({ name: file.name, bytes: one.bytes });
+        written.patch += one.patch;
+        written.reverse += one.reverse;
+      }
+      return written;
+    },
+    open: async (zip) => {
+      const found = unzip(new Uint8Array(await zip.arrayBuffer()), (name) => containerOf(name) !== undefined);
+      if ('refusal' in found) return null;
+      const files = [...found.files].map(([name, bytes]) => ({ name, content: new Blob([bytes as Uint8Array<ArrayBuffer>]) }));
+      return { files, others: found.damaged.length };
+    },
+    pack: (files) => zipSync(Object.fromEntries(files.map(({ name, bytes }) => [name, bytes]))),
+  };
+}
+
+expose(makeSweeper());
