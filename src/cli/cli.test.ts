@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readSites } from '../standins/world.ts';
 
@@ -299,5 +300,66 @@ describe('order', () => {
     expect(stdout).toBe(
       '#EXTM3U\n#PLAYLIST:The diary\n#EXTINF:-1,Part 4\nhttps://pod.example/4.mp3\n#EXTINF:-1,Part 3\nhttps://pod.example/3.mp3\n',
     );
+  });
+});
+
+describe('sweep', () => {
+  const site = mkdtempSync(join(tmpdir(), 'cli-sweep-'));
+  afterAll(() => rmSync(site, { recursive: true }));
+  const at = (name: string): string => join(site, name);
+  const code = '<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?auto=1"></iframe>';
+  const page = `<!doctype html><h2>High water</h2>\r\n${code}\r\n<p>\u00e9</p>`;
+  /** In the code page of Western systems, as old pages are. */
+  const old = Buffer.from(`<meta charset="windows-1252"><h2>Caf\u00e9</h2>${code}`, 'latin1');
+
+  test('tells what is wrong, changes what the rules say, and then finds nothing', () => {
+    mkdirSync(at('site/sub'), { recursive: true });
+    writeFileSync(at('site/index.html'), page);
+    writeFileSync(at('site/sub/old.html'), old);
+    writeFileSync(at('site/picture.webp'), 'no page');
+    writeFileSync(
+      at('rules.json'),
+      JSON.stringify({ version: 1, titles: true, putRight: ['autoplayUnmuted', 'permissionMissing'] }),
+    );
+    const first = cli(['sweep', at('site'), '--report', at('first.json')]);
+    expect(first.status).toBe(1);
+    expect(first.stdout).toMatch(/^index\.html:2: error: It is to start by itself with sound\./m);
+    expect(first.stdout).toMatch(/^sub\/old\.html:1: error: /m);
+    expect(first.stderr).toContain('2 embeds of 1 item from 1 host in 2 files');
+    expect(readFileSync(at('site/index.html'), 'utf8')).toBe(page);
+    const fixed = cli(['sweep', at('site'), '--rules', at('rules.json'), '--patch', at('all.patch'), '--fix']);
+    expect(fixed.stderr).toContain('2 changed.');
+    expect(fixed.status).toBe(0);
+    const written = readFileSync(at('site/index.html'), 'utf8');
+    expect(written).toContain('auto=1&amp;hush=1"');
+    expect(written).toContain('title="High water"');
+    expect(written.replace(/<iframe[^]*<\/iframe>/, code)).toBe(page);
+    const again = readFileSync(at('site/sub/old.html'));
+    expect(again.includes(Buffer.from('title="Caf\u00e9"', 'latin1'))).toBe(true);
+    expect(readFileSync(at('all.patch'), 'utf8')).toMatch(/^--- a\/index\.html\n\+\+\+ b\/index\.html\n@@ /);
+    const last = cli(['sweep', at('site'), '--since', at('first.json'), '--report', at('last.html')]);
+    expect([last.status, last.stdout]).toEqual([0, '']);
+    expect(last.stderr).toMatch(/0 new findings, \d+ findings put right/);
+    expect(readFileSync(at('last.html'), 'utf8')).toMatch(/^<!doctype html>[^]*2 embeds of 1 item/);
+  });
+
+  test('a zip is written as a zip, its other files as they were', () => {
+    const zip = zipSync({ 'a/index.html': strToU8(page), 'a/picture.webp': strToU8('no page') });
+    writeFileSync(at('site.zip'), zip);
+    expect(cli(['sweep', at('site.zip'), '--rules', at('rules.json'), '--fix']).status).toBe(0);
+    const files = unzipSync(readFileSync(at('site.zip')));
+    expect(Object.keys(files)).toEqual(['a/index.html', 'a/picture.webp']);
+    expect(strFromU8(files['a/index.html']!)).toContain('title="High water"');
+    expect(strFromU8(files['a/picture.webp']!)).toBe('no page');
+  });
+
+  test.each([
+    [['sweep', 'nowhere'], 'nowhere cannot be read'],
+    [['sweep', '.', '--max-warnings', 'x'], '--max-warnings takes a number'],
+    [['sweep', '.', '--style', 'x.json'], 'A house style belongs to a site'],
+    [['sweep', 'https://tidemill.example/'], '--ask ADDRESS'],
+  ])('wrong use is told: %j', (args, words) => {
+    const { status, stderr } = cli(args);
+    expect([status, stderr]).toEqual([2, expect.stringContaining(words)]);
   });
 });

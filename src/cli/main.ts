@@ -79,7 +79,7 @@ withHosts(program.command('order'))
   .action(run(order));
 
 withHosts(program.command('sweep'))
-  .description('every embed of a folder, a zip or a file: what is wrong with it, and what the rules make of it')
+  .description('every embed of a site: what is wrong with it, and what the rules make of it')
   .option('--site <file>', 'the site, as JSON')
   .option('--style <file>', 'the house style of the site, as JSON, laid over what the code says')
   .option('--rules <file>', 'what is put right, as JSON')
@@ -88,7 +88,8 @@ withHosts(program.command('sweep'))
   .option('--report <file>', 'writes what was found, as .json, .csv or .html')
   .option('--since <file>', 'tells what is otherwise than in an earlier report')
   .option('--max-warnings <number>', 'so many warnings are no failure', '0')
-  .argument('<source>', 'a folder, a zip or a file')
+  .option('--ask <address>', 'for a site: reads it through the Refenestra that runs there')
+  .argument('<source>', 'a folder, a zip, a file, or the address of a site')
   .action(run(sweep));
 
 const listing = (name: string, description: string, rows: readonly { id: string; text: string }[]): void => {

@@ -6,13 +6,16 @@ import { styleSchema } from '../core/known/styles/style.ts';
 import { sweepBytes, writeChanges } from '../core/sweep/bytes.ts';
 import type { SweepSettings } from '../core/sweep/change.ts';
 import { containerOf } from '../core/sweep/containers/list.ts';
+import type { CrawlLeft } from '../core/sweep/crawled.ts';
 import type { SweptFile } from '../core/sweep/found.ts';
 import { numbersOf } from '../core/sweep/numbers.ts';
 import { reportOf, reportSchema, since, tableOf } from '../core/sweep/report.ts';
 import { NO_RULES, rulesSchema } from '../core/sweep/rules.ts';
 import { sayFinding } from '../messages/en.ts';
-import { sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
+import { sayCrawl, sayCrawlEnd, sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
+import { readSite as readSitePages } from '../workers/readSite.ts';
 import { sweepPage } from '../messages/sweepPage.ts';
+import { reach } from './asking.ts';
 import { openBook, readJson, readSite, UsageError } from './io.ts';
 
 interface Options {
@@ -25,6 +28,7 @@ interface Options {
   report?: string;
   since?: string;
   maxWarnings: string;
+  ask?: string;
 }
 
 /** A file of the site: its name, how it is read, and how it is written back where that can be. */
@@ -35,11 +39,11 @@ interface SiteFile {
 }
 
 /** Every embed of a folder, a zip or a file: found, judged, and with `--fix` put right. 1 where findings remain. */
-export function sweep(source: string, options: Options): number {
+export async function sweep(source: string, options: Options): Promise<number> {
   const most = Number(options.maxWarnings);
   if (!Number.isInteger(most) || most < 0) throw new UsageError('--max-warnings takes a number from 0 on.');
   const settings = settingsOf(options);
-  const { files, end } = filesOf(source);
+  const { files, end } = /^https?:/i.test(source) ? await atAddress(source, options) : filesOf(source);
   const swept: SweptFile[] = [];
   let patch = '';
   for (const file of files) {
@@ -99,6 +103,24 @@ function reportAs(file: string, swept: readonly SweptFile[], { book }: SweepSett
     day: new Date().toISOString().slice(0, 10),
     nameOf: (host) => book.byId.get(host)?.card.name,
   });
+}
+
+/** The pages of a site, read by a Refenestra that runs; they cannot be written. */
+async function atAddress(source: string, { ask, fix }: Options): Promise<{ files: SiteFile[]; end: () => void }> {
+  if (ask === undefined)
+    throw new UsageError('A site is read by a Refenestra that runs. Give its address too, with --ask ADDRESS.');
+  if (fix)
+    throw new UsageError('Pages at an address cannot be written. Take --patch or --report, or sweep the folder of the site.');
+  const files: SiteFile[] = [];
+  const left: CrawlLeft[] = [];
+  for await (const told of readSitePages(source, { server: await reach(ask), signal: new AbortController().signal })) {
+    if (told.kind === 'page')
+      files.push({ name: told.address, read: () => new TextEncoder().encode(told.text), write: () => undefined });
+    if (told.kind === 'left') left.push(told.why);
+    if (told.kind === 'end') console.error(sayCrawlEnd(told.why));
+  }
+  if (left.length > 0) console.error(sayCrawl(left));
+  return { files, end: () => undefined };
 }
 
 /** Folders in which nothing of a site stands. */

@@ -1,7 +1,12 @@
+import type { CrawlLeft } from '../core/sweep/crawled.ts';
 import type { LeftWhy } from '../core/sweep/found.ts';
 import type { HostNumbers, Numbers } from '../core/sweep/numbers.ts';
 import type { Since } from '../core/sweep/report.ts';
-import { sayRefusal } from './en.ts';
+import type { Finding } from '../core/steps/check/finding.ts';
+import { sayFinding, sayRefusal } from './en.ts';
+
+/** What a check finds, in few words: the first sentence of one of its findings. */
+export const sayShortly = (finding: Finding): string => sayFinding(finding).replace(/[.:;](?:\s.*)?$/s, '');
 
 /** A number with its noun. */
 export const count = (number: number, one: string, several = `${one}s`): string =>
@@ -33,6 +38,38 @@ export type HostName = (host: string) => string | undefined;
 
 export const sayHost = ({ host }: Pick<HostNumbers, 'host'>, nameOf: HostName): string =>
   host === null ? 'no known host' : (nameOf(host) ?? host);
+
+/** Why pages of a site were not read, each reason with how many. */
+const CRAWL: { readonly [Why in CrawlLeft]: string } = {
+  robots: 'robots.txt forbids',
+  elsewhere: 'lead to another site',
+  endless: 'seem to go on without end',
+  status: 'are not there',
+  scheme: 'are no web addresses',
+  credentials: 'hold a password',
+  port: 'are at a port that is not asked',
+  privateAddress: 'are within a private network',
+  nameUnknown: 'have a name that nobody knows',
+  redirects: 'lead in a ring',
+  tooSlow: 'did not answer in time',
+  tooLarge: 'are too large',
+  wrongType: 'are no pages',
+  noAnswer: 'did not answer',
+};
+
+export function sayCrawl(left: readonly CrawlLeft[]): string {
+  const counts = new Map<CrawlLeft, number>();
+  for (const why of left) counts.set(why, (counts.get(why) ?? 0) + 1);
+  return `Not read: ${[...counts].map(([why, many]) => `${many} that ${CRAWL[why]}`).join(', ')}.`;
+}
+
+/** How reading a site came to its end. */
+export const sayCrawlEnd = (why: 'done' | 'most' | 'time'): string =>
+  ({
+    done: 'Every page that the site names was read.',
+    most: 'The site has more pages than are read at once.',
+    time: 'The site has more pages than could be read in time.',
+  })[why];
 
 /** What is otherwise than at an earlier sweep. */
 export const saySince = ({ appeared, putRight, come, gone }: Since): string =>

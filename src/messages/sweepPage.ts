@@ -3,8 +3,7 @@ import type { SweptFile } from '../core/sweep/found.ts';
 import type { Numbers } from '../core/sweep/numbers.ts';
 import { sayFinding } from './en.ts';
 import { SEVERITY_WORDS } from './severity.ts';
-import { HOLDS } from './sweepChecks.ts';
-import { sayHost, sayLeft, sayNumbers, type HostName } from './sweep.ts';
+import { sayHost, sayLeft, sayNumbers, sayShortly, type HostName } from './sweep.ts';
 
 interface Told {
   title: string;
@@ -20,8 +19,8 @@ export function sweepPage(files: readonly SweptFile[], numbers: Numbers, { title
     cells.length === 0
       ? ''
       : `<table><caption>${escapeHtml(caption)}</caption><thead><tr>${head.map((one) => `<th scope="col">${escapeHtml(one)}</th>`).join('')}</tr></thead><tbody>\n${rows(cells)}\n</tbody></table>`;
-  const findings = numbers.findings.map(({ code, severity, places, after }) => [
-    HOLDS.get(code) ?? code,
+  const findings = numbers.findings.map(({ example, severity, places, after }) => [
+    sayShortly(example),
     SEVERITY_WORDS[severity],
     places,
     after,

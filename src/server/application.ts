@@ -9,6 +9,7 @@ import { makeBook } from '../core/known/hosts/book.ts';
 import type { Site } from '../core/model/site.ts';
 import type { DemoItem } from '../standins/world.ts';
 import type { Guard } from './guard.ts';
+import { crawlRoute } from './crawl.ts';
 import { feedRoute } from './feed.ts';
 import { libraryRoute } from './library.ts';
 import { pictureRoute } from './picture.ts';
@@ -58,6 +59,7 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   router.post('/picture', body, limit, pictureRoute(guard));
   router.post('/search', body, searchRoute(guard, [limit]));
   router.post('/library', body, limit, libraryRoute(guard));
+  router.post('/crawl', body, limit, crawlRoute(guard));
   router.post('/feed', body, limit, feedRoute(guard));
   router.post('/reach', body, reachRoute(book, guard, [limit]));
   router.use((_, response) => sendProblem(response, 404, { code: 'noSuchRoute', detail: 'There is nothing at this address.' }));

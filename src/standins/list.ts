@@ -14,11 +14,12 @@ import { plumbline } from './plumbline/routes.ts';
 import { postern } from './postern/routes.ts';
 import { quernhill } from './quernhill/routes.ts';
 import { spoolnote } from './spoolnote/routes.ts';
+import { tidemill } from './tidemill/routes.ts';
 import { waymoss } from './waymoss/routes.ts';
 import { withyband } from './withyband/routes.ts';
 import type { StandIn } from './standIn.ts';
 
-/** The made-up hosts that ship with the product; the last five have no card, and the very last keeps cards. */
+/** The made-up hosts that ship with the product; the last six have no card; of those Packhorse keeps cards, and Tidemill is a site. */
 export const STAND_INS: readonly StandIn[] = [
   lanternreel,
   plumbline,
@@ -38,4 +39,5 @@ export const STAND_INS: readonly StandIn[] = [
   brackwater,
   withyband,
   packhorse,
+  tidemill,
 ];

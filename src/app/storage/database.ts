@@ -21,6 +21,7 @@ export const database = new Dexie('refenestra') as Dexie & {
   libraries: EntityTable<{ address: string }, 'address'>;
   proved: EntityTable<{ id: string }, 'id'>;
   orders: EntityTable<{ id: string; changed: number; order: unknown }, 'id'>;
+  sweeps: EntityTable<{ id: string; folder: FileSystemDirectoryHandle; files: readonly unknown[] }, 'id'>;
   lessons: EntityTable<{ id: string; examples: unknown; putRight: unknown }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
@@ -32,6 +33,7 @@ database.version(6).stores({ lessons: 'id' });
 database.version(7).stores({ proved: 'id' });
 database.version(8).stores({ libraries: 'address' });
 database.version(9).stores({ orders: 'id' });
+database.version(10).stores({ sweeps: 'id' });
 
 /** How long the store may take to open, in milliseconds. */
 const PATIENCE = 10_000;

@@ -7,8 +7,11 @@ import type { Store } from '../state/store.ts';
 /** A site that is being swept, as the screen shows it. */
 export interface SweepState {
   phase: 'empty' | 'running' | 'paused' | 'done' | 'cancelled' | 'broken';
-  /** What was opened. */
+  /** What was opened, and how that came to its end where there is something to tell. */
   name: string;
+  note: string;
+  /** Where its files can be written. */
+  folder: FileSystemDirectoryHandle | null;
   files: readonly SiteFile[];
   /** Files that were looked into so far. */
   done: number;
@@ -18,9 +21,14 @@ export interface SweepState {
   spared: ReadonlySet<string>;
 }
 
+/** What somebody opened. */
+export type OpenedSite = Pick<SweepState, 'name' | 'files' | 'note' | 'folder'>;
+
 const EMPTY: SweepState = {
   phase: 'empty',
   name: '',
+  note: '',
+  folder: null,
   files: [],
   done: 0,
   swept: [],
@@ -59,7 +67,7 @@ export class SweepRun {
   look = (): SweepState => this.state;
 
   /** Looks into all files; with other rules, once more. */
-  begin(begun: SweepBegun, { name, files }: Pick<SweepState, 'name' | 'files'>): void {
+  begin(begun: SweepBegun, { name, files, note, folder }: OpenedSite): void {
     this.stop();
     const turn = this.turn;
     this.found = [];
@@ -68,6 +76,8 @@ export class SweepRun {
     this.change({
       phase: 'running',
       name,
+      note,
+      folder,
       files,
       done: 0,
       rules: begun.rules,
@@ -158,7 +168,8 @@ export class SweepRun {
     return question(worker).finally(worker.end);
   }
 
-  private changedFiles(): ChangedFile[] {
+  /** The files that are to be changed, with the changes that were chosen. */
+  changedFiles(): ChangedFile[] {
     const { swept, files, spared } = this.state;
     const contents = new Map(files.map(({ name, content }) => [name, content]));
     return swept.flatMap(({ file, embeds }): ChangedFile[] => {

@@ -12,6 +12,22 @@ export function applied(text: string, changes: readonly Change[]): string {
   return written + text.slice(at);
 }
 
+/** The way back: changes of the written text that give the one before it. */
+export function inverseOf(changes: readonly Change[]): Change[] {
+  let shift = 0;
+  return [...changes]
+    .sort((a, b) => a.range[0] - b.range[0])
+    .map(({ range: [from, to], before, after, ...change }) => {
+      const range = [from + shift, from + shift + after.length] as const;
+      shift += after.length - (to - from);
+      return { ...change, range, before: after, after: before };
+    });
+}
+
+/** Whether the text is one that these changes can be made in: what goes stands where it should. */
+export const fits = (text: string, changes: readonly Change[]): boolean =>
+  changes.every(({ range, before }) => text.slice(...range) === before);
+
 /** A unified diff of one file, as `git apply` and `patch -p1` take it; empty where nothing differs. */
 export function patchOf(file: string, before: string, after: string): string {
   if (before === after) return '';

@@ -1,4 +1,4 @@
-import { applied, patchOf } from './apply.ts';
+import { applied, fits, patchOf } from './apply.ts';
 import type { SweepSettings } from './change.ts';
 import { containerOf } from './containers/list.ts';
 import { decodeFile, survives } from './encoding.ts';
@@ -31,6 +31,7 @@ export function sweepBytes(name: string, bytes: Uint8Array, settings: SweepSetti
 /** The file with these changes of it; null where they are not of this file, or it cannot hold them. */
 export function writeChanges(name: string, bytes: Uint8Array, changes: readonly Change[]): Written | null {
   const { text, encode } = decodeFile(bytes);
+  if (!fits(text, changes)) return null;
   const after = applied(text, changes);
   const written = encode(after);
   return written && { bytes: written, patch: patchOf(name, text, after), reverse: patchOf(name, after, text) };

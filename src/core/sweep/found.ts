@@ -22,7 +22,7 @@ export interface SweptEmbed {
   change: Change | null;
 }
 
-/** A change of one embed: the bytes that go and those that come, and what comes of it. */
+/** A change of one embed: what of the file goes and what comes, both as they are written there, and what comes of it. */
 export interface Change {
   range: Range;
   before: string;

@@ -1,4 +1,4 @@
-import type { Severity } from '../steps/check/finding.ts';
+import type { Finding, Severity } from '../steps/check/finding.ts';
 import type { SweptEmbed, SweptFile } from './found.ts';
 
 /** What a sweep comes to, today and after what the rules change. */
@@ -30,6 +30,8 @@ export interface HostNumbers {
 export interface FindingNumbers {
   code: string;
   severity: Severity;
+  /** One of them. */
+  example: Finding;
   places: number;
   /** Places that still have it after the changes. */
   after: number;
@@ -73,8 +75,8 @@ function hostsOf(embeds: readonly SweptEmbed[]): HostNumbers[] {
 function findingsOf(embeds: readonly SweptEmbed[]): FindingNumbers[] {
   const found = new Map<string, FindingNumbers>();
   for (const { findings, change } of embeds)
-    for (const [code, severity] of new Map(findings.map((one) => [one.code, one.severity]))) {
-      const before = found.get(code) ?? { code, severity, places: 0, after: 0 };
+    for (const [code, example] of new Map(findings.map((one) => [one.code, one]))) {
+      const before = found.get(code) ?? { code, severity: example.severity, example, places: 0, after: 0 };
       found.set(code, {
         ...before,
         places: before.places + 1,

@@ -19,7 +19,7 @@ export function sweepFile(file: string, text: string, settings: SweepSettings): 
   const pieces = container.pieces(text);
   const found = emptyFile(file);
   const lineAt = lineCounter(text);
-  for (const piece of pieces) sweepPiece(piece, found, lineAt, settings);
+  for (const piece of pieces) sweepPiece({ piece, whole: text }, found, lineAt, settings);
   const { title, language } = found.around ?? surroundingsOf('');
   return { file, title, language, embeds: found.embeds, links: found.links, left: found.left };
 }
@@ -35,7 +35,13 @@ interface Found {
 
 const emptyFile = (file: string): Found => ({ file, around: undefined, embeds: [], links: [], left: [] });
 
-function sweepPiece(piece: Piece, found: Found, lineAt: (place: number) => number, settings: SweepSettings): void {
+/** A piece, and the file that it is of. */
+interface Part {
+  piece: Piece;
+  whole: string;
+}
+
+function sweepPiece({ piece, whole }: Part, found: Found, lineAt: (place: number) => number, settings: SweepSettings): void {
   const { text } = piece;
   const { file } = found;
   const leave = (place: number, why: LeftWhy): void => void found.left.push({ file, line: lineAt(piece.origin(place)), why });
@@ -52,7 +58,7 @@ function sweepPiece(piece: Piece, found: Found, lineAt: (place: number) => numbe
       leave(from, { code: 'notRead', refusal: one.refusal });
       continue;
     }
-    const swept = sweepEmbed(one, { piece, around, all, lineAt }, settings);
+    const swept = sweepEmbed(one, { piece, whole, around, all, lineAt }, settings);
     found.embeds.push({ ...swept.embed, file });
     if (swept.why) leave(from, swept.why);
   }
@@ -62,8 +68,7 @@ function sweepPiece(piece: Piece, found: Found, lineAt: (place: number) => numbe
 /** Without any of these there is no code of an embed in a text. */
 const EMBED = /<(?:iframe|object|embed|video|audio|script|blockquote|div|a)\b|\[[a-z]/i;
 
-interface Where {
-  piece: Piece;
+interface Where extends Part {
   around: Surroundings;
   all: readonly Recognised[];
   lineAt: (place: number) => number;
@@ -71,7 +76,7 @@ interface Where {
 
 function sweepEmbed(
   one: Recognised,
-  { piece, around, all, lineAt }: Where,
+  { piece, whole, around, all, lineAt }: Where,
   settings: SweepSettings,
 ): { embed: Omit<SweptEmbed, 'file'>; why: LeftWhy | null } {
   const { candidate } = one;
@@ -102,7 +107,7 @@ function sweepEmbed(
   const after = piece.spell(change.after);
   if (after === null) return { embed: found, why: { code: 'cannotStand' } };
   const range = [piece.origin(from + change.range[0]), piece.origin(from + change.range[1])] as const;
-  return { embed: { ...found, change: { ...change, range, after } }, why: null };
+  return { embed: { ...found, change: { ...change, range, before: whole.slice(...range), after } }, why: null };
 }
 
 /** A link that has its line, or its paragraph, for itself. */

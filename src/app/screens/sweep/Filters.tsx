@@ -2,8 +2,7 @@ import type { ReactElement } from 'react';
 import type { SweptEmbed } from '../../../core/sweep/found.ts';
 import type { Numbers } from '../../../core/sweep/numbers.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
-import { sayHost } from '../../../messages/sweep.ts';
-import { HOLDS } from '../../../messages/sweepChecks.ts';
+import { sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
@@ -67,10 +66,10 @@ export function Filters({ numbers, filter, change }: Props): ReactElement {
       </div>
       <div role="group" aria-labelledby="sweep-found">
         <h2 id="sweep-found">Findings</h2>
-        {numbers.findings.map(({ code, severity, places, after }) => (
+        {numbers.findings.map(({ code, severity, example, places, after }) => (
           <Bar
             key={code}
-            words={HOLDS.get(code) ?? code}
+            words={sayShortly(example)}
             tone={severity}
             note={`${SEVERITY_WORDS[severity]}${after < places ? `, ${after} after the changes` : ''}`}
             places={places}
@@ -87,11 +86,7 @@ export function Filters({ numbers, filter, change }: Props): ReactElement {
           <Bar
             key={String(host)}
             words={sayHost({ host }, nameOf)}
-            note={
-              loadsAfter < loads
-                ? `${loads} load before a visitor asks, ${loadsAfter} after the changes`
-                : `${loads} load before a visitor asks`
-            }
+            note={loadsAfter < loads ? `loads unasked: ${loads}, after the changes ${loadsAfter}` : `loads unasked: ${loads}`}
             places={places}
             of={all}
             pressed={filter.host === host}

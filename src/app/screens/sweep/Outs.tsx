@@ -8,7 +8,9 @@ import { sweepPage } from '../../../messages/sweepPage.ts';
 import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
 import type { SweepRun, SweepState } from '../../sweep/run.ts';
+import { filesIn, writeInto } from '../../sweep/folder.ts';
 import { saveFile } from '../../ui/files.ts';
+import { LastWritten } from './LastWritten.tsx';
 
 interface Props {
   state: SweepState;
@@ -16,14 +18,17 @@ interface Props {
   numbers: Numbers;
   /** How many embeds are to be changed. */
   changes: number;
+  /** Looks into what stands in the folder now. */
+  again: (files: SweepState['files']) => void;
 }
 
 /** The ways out: the changed files, the diff and its reverse, and what was found as a report. */
-export function Outs({ state, run, numbers, changes }: Props): ReactElement {
+export function Outs({ state, run, numbers, changes, again }: Props): ReactElement {
   const store = useStore() as Store;
   const [said, setSaid] = useState('');
   const done = state.phase === 'done' || state.phase === 'cancelled';
-  const none = !done || changes === 0;
+  const byAddress = state.files.some(({ name }) => /^https?:/i.test(name));
+  const none = !done || changes === 0 || byAddress;
   const files = async (): Promise<void> => {
     const written = await run.written();
     saveFile('changed-files.zip', await run.pack(written.files), 'application/zip');
@@ -35,6 +40,16 @@ export function Outs({ state, run, numbers, changes }: Props): ReactElement {
     saveFile(name, written[which], 'text/x-diff');
     setSaid(`Saved. In the folder of the site: git apply ${name}, or patch -p1 < ${name}`);
   };
+  const write = async (folder: FileSystemDirectoryHandle): Promise<void> => {
+    const { written, missed } = await writeInto({
+      folder,
+      files: run.changedFiles().map(({ name, changes: its }) => ({ name, changes: its })),
+    });
+    setSaid(
+      `${count(written, 'file')} written.${missed.length > 0 ? ` Changed by somebody else meanwhile, and left: ${missed.slice(0, 5).join(', ')}.` : ''}`,
+    );
+    again(await filesIn(folder));
+  };
   const page = (): string =>
     sweepPage(state.swept, numbers, {
       title: `Sweep: ${state.name}`,
@@ -43,7 +58,13 @@ export function Outs({ state, run, numbers, changes }: Props): ReactElement {
     });
   return (
     <section className="sweep-outs" aria-label="Take away">
-      <Button variant="contained" disabled={none} onClick={() => void files()}>
+      {state.folder && (
+        <Button variant="contained" disabled={none} onClick={() => void write(state.folder!)}>
+          Write into the folder ({count(changes, 'embed')})
+        </Button>
+      )}
+      <LastWritten say={setSaid} />
+      <Button variant={state.folder ? 'outlined' : 'contained'} disabled={none} onClick={() => void files()}>
         {changes === 0 ? 'Save the changed files' : `Save the changed files (${count(changes, 'embed')})`}
       </Button>
       <div>
@@ -54,6 +75,11 @@ export function Outs({ state, run, numbers, changes }: Props): ReactElement {
           Save the way back
         </Button>
       </div>
+      {byAddress && (
+        <p className="quiet">
+          Pages at an address cannot be written from here. Copy codes one by one, or open the folder of the site.
+        </p>
+      )}
       <h3>Report</h3>
       <div>
         <Button disabled={!done} onClick={() => saveFile('sweep.html', page(), 'text/html')}>

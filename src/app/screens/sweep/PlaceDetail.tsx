@@ -1,5 +1,6 @@
 import { Button } from '@mui/material';
-import { useEffect, useState, type ReactElement } from 'react';
+import { diffWordsWithSpace } from 'diff';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { decodeFile } from '../../../core/sweep/encoding.ts';
 import type { SweptEmbed } from '../../../core/sweep/found.ts';
@@ -22,6 +23,9 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
   const navigate = useNavigate();
   const text = useFileText(files.find(({ name }) => name === embed.file));
   const { file, line, range, findings, change } = embed;
+  const [said, setSaid] = useState('');
+  const after =
+    text !== null && change ? text.slice(range[0], change.range[0]) + change.after + text.slice(change.range[1], range[1]) : '';
   const open = (): void => {
     dispatch(broughtIn(text!.slice(...range)));
     void navigate('/');
@@ -46,16 +50,7 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
         <div className="sweep-code" role="group" aria-label={change ? 'Before and after' : 'The code'}>
           {change ? (
             <>
-              <pre>
-                {text.slice(range[0], change.range[0])}
-                <del>{text.slice(...change.range)}</del>
-                {text.slice(change.range[1], range[1])}
-              </pre>
-              <pre>
-                {text.slice(range[0], change.range[0])}
-                <ins>{change.after}</ins>
-                {text.slice(change.range[1], range[1])}
-              </pre>
+              <Difference before={text.slice(...range)} after={after} />
             </>
           ) : (
             <pre>{text.slice(...range)}</pre>
@@ -68,7 +63,24 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
       <Button variant="outlined" disabled={text === null} onClick={open}>
         Open on the Bench
       </Button>
+      {change && text !== null && (
+        <Button onClick={() => void navigator.clipboard.writeText(after).then(() => setSaid('Copied.'))}>
+          Copy the new code
+        </Button>
+      )}
+      <span role="status">{said}</span>
     </section>
+  );
+}
+
+/** What goes and what comes, word by word. */
+function Difference({ before, after }: { before: string; after: string }): ReactElement {
+  const parts = useMemo(() => diffWordsWithSpace(before, after), [before, after]);
+  return (
+    <>
+      <pre>{parts.map(({ value, added, removed }, i) => !added && (removed ? <del key={i}>{value}</del> : value))}</pre>
+      <pre>{parts.map(({ value, added, removed }, i) => !removed && (added ? <ins key={i}>{value}</ins> : value))}</pre>
+    </>
   );
 }
 

@@ -3,7 +3,8 @@ import type { Site } from '../../../core/model/site.ts';
 import type { SweptEmbed } from '../../../core/sweep/found.ts';
 import type { Numbers } from '../../../core/sweep/numbers.ts';
 import type { Rules } from '../../../core/sweep/rules.ts';
-import { HOLDS } from '../../../messages/sweepChecks.ts';
+import { sayRemedy } from '../../../messages/en.ts';
+import { sayShortly } from '../../../messages/sweep.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 interface Props {
@@ -41,9 +42,9 @@ export function RuleChoice({ rules, embeds, numbers, site, follow }: Props): Rea
         Put a cover before everything that loads unasked
       </Tick>
       {offered.length > 0 && <h3>Put right what was found</h3>}
-      {offered.map(({ code, places }) => (
+      {offered.map(({ code, example, places }) => (
         <Tick key={code} on={rules.putRight.includes(code)} set={(on) => putRight(code, on)}>
-          {HOLDS.get(code) ?? code} <small>{places}</small>
+          {sayShortly(example)} ({places}){example.remedy && <small>{sayRemedy({ ...example, remedy: example.remedy })}</small>}
         </Tick>
       ))}
     </fieldset>

@@ -2,11 +2,10 @@ import './sweep.css';
 import { useDeferredValue, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NO_RULES, type Rules } from '../../../core/sweep/rules.ts';
-import type { SiteFile } from '../../../workers/messages.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { sweepOf } from '../../sweep/run.ts';
+import { sweepOf, type OpenedSite } from '../../sweep/run.ts';
 import { SweepInput } from './SweepInput.tsx';
 import { SweepView } from './SweepView.tsx';
 
@@ -19,7 +18,7 @@ export function Sweep(): ReactElement {
   const sites = useAppSelector(selectSites);
   const [chosen, setChosen] = useState('');
   const site = sites.find(({ id }) => id === chosen) ?? sites[0] ?? null;
-  const begin = (name: string, files: readonly SiteFile[], rules: Rules = NO_RULES, forSite = site): void => {
+  const begin = ({ name, files, note, folder }: OpenedSite, rules: Rules = NO_RULES, forSite = site): void => {
     const world = store.getState();
     run.begin(
       {
@@ -29,12 +28,12 @@ export function Sweep(): ReactElement {
         rules,
         gone: [],
       },
-      { name, files },
+      { name, files, note, folder },
     );
   };
   const choose = (id: string): void => {
     setChosen(id);
-    if (state.phase !== 'empty') begin(state.name, state.files, state.rules, sites.find((one) => one.id === id) ?? null);
+    if (state.phase !== 'empty') begin(state, state.rules, sites.find((one) => one.id === id) ?? null);
   };
   const siteField = (
     <label className="sweep-site">
@@ -48,14 +47,14 @@ export function Sweep(): ReactElement {
       </select>
     </label>
   );
-  if (state.phase === 'empty') return <SweepInput ready={ready} begin={begin} run={run} siteField={siteField} />;
-  return (
-    <SweepView
-      state={state}
-      run={run}
-      site={site}
-      siteField={siteField}
-      follow={(rules) => begin(state.name, state.files, rules)}
-    />
-  );
+  if (state.phase === 'empty')
+    return (
+      <SweepInput
+        ready={ready}
+        begin={(name, files, { note = '', folder = null } = {}) => begin({ name, files, note, folder })}
+        run={run}
+        siteField={siteField}
+      />
+    );
+  return <SweepView state={state} run={run} site={site} siteField={siteField} begin={(opened, rules) => begin(opened, rules)} />;
 }

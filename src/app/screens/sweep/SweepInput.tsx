@@ -7,11 +7,14 @@ import type { SiteFile } from '../../../workers/messages.ts';
 import { selectGiven } from '../../state/answers.ts';
 import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
-import type { SweepRun } from '../../sweep/run.ts';
+import { LastWritten } from './LastWritten.tsx';
+import { SiteByAddress } from './SiteByAddress.tsx';
+import { canWriteFolders, filesIn, pickFolder } from '../../sweep/folder.ts';
+import type { OpenedSite, SweepRun } from '../../sweep/run.ts';
 
 interface Props {
   ready: boolean;
-  begin: (name: string, files: readonly SiteFile[]) => void;
+  begin: (name: string, files: readonly SiteFile[], more?: Partial<OpenedSite>) => void;
   run: SweepRun;
   siteField: ReactNode;
 }
@@ -37,11 +40,15 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     const folder = first.webkitRelativePath.split('/')[0];
     return open(folder || (files.length === 1 ? first.name : `${files.length} files`), files.map(siteFile));
   };
-  const open = (name: string, files: readonly SiteFile[]): void => {
+  const open = (name: string, files: readonly SiteFile[], folder: OpenedSite['folder'] = null): void => {
     const wanted = files.filter((file) => containerOf(file.name));
     if (wanted.length === 0)
       return setSaid(`“${name}” holds no file that is looked into: HTML, Markdown, XML, feeds, CSV and JSON are.`);
-    begin(name, wanted);
+    begin(name, wanted, { folder });
+  };
+  const pick = async (): Promise<void> => {
+    const folder = await pickFolder();
+    if (folder) open(folder.name || 'Folder', await filesIn(folder), folder);
   };
   const sample = (): void => {
     const state = store.getState();
@@ -63,16 +70,24 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
       </p>
       {siteField}
       <div className="sweep-ways">
-        <Files words="Open a folder" disabled={!ready} take={take} folder />
+        {canWriteFolders() ? (
+          <Button variant="contained" disabled={!ready} onClick={() => void pick()}>
+            Open a folder
+          </Button>
+        ) : (
+          <Files words="Open a folder" disabled={!ready} take={take} folder />
+        )}
         <Files words="Open a zip or files" disabled={!ready} take={take} />
         <Button disabled={!ready} onClick={sample}>
           Try a sample site
         </Button>
       </div>
+      <SiteByAddress disabled={!ready} begin={(name, files, note) => begin(name, files, { note })} say={setSaid} />
       <p className="quiet">
         You can also drop files or a zip here. HTML, Markdown, XML exports, feeds, CSV and JSON are looked into; nothing leaves
-        this computer, and nothing is written before you say so.
+        this computer but the address of a site, and nothing is written before you say so.
       </p>
+      <LastWritten say={setSaid} />
       <p role="status">{said}</p>
     </div>
   );

@@ -4,7 +4,7 @@ import type { Site } from '../../../core/model/site.ts';
 import { numbersOf } from '../../../core/sweep/numbers.ts';
 import type { Rules } from '../../../core/sweep/rules.ts';
 import { count, sayNumbers } from '../../../messages/sweep.ts';
-import { keyOf, type SweepRun, type SweepState } from '../../sweep/run.ts';
+import { keyOf, type OpenedSite, type SweepRun, type SweepState } from '../../sweep/run.ts';
 import { Filters, NO_FILTER, shownBy } from './Filters.tsx';
 import { LeftList } from './LeftList.tsx';
 import { Outs } from './Outs.tsx';
@@ -17,12 +17,12 @@ interface Props {
   run: SweepRun;
   site: Site | null;
   siteField: ReactNode;
-  /** Looks into everything once more, by other rules. */
-  follow: (rules: Rules) => void;
+  /** Looks into everything once more. */
+  begin: (opened: OpenedSite, rules: Rules) => void;
 }
 
 /** What a sweep found, what can be changed of it, and the ways out. */
-export function SweepView({ state, run, site, siteField, follow }: Props): ReactElement {
+export function SweepView({ state, run, site, siteField, begin }: Props): ReactElement {
   const { swept, spared, rules } = state;
   const numbers = useMemo(() => numbersOf(swept), [swept]);
   const embeds = useMemo(() => swept.flatMap((file) => file.embeds), [swept]);
@@ -43,7 +43,7 @@ export function SweepView({ state, run, site, siteField, follow }: Props): React
       </header>
       <p className="sweep-sum" role="status">
         {state.phase === 'running' || state.phase === 'paused' ? `${state.done} of ${count(state.files.length, 'file')}. ` : ''}
-        {sayNumbers(numbers)}
+        {sayNumbers(numbers)} {state.note}
         {state.phase === 'cancelled' && ' Cancelled: only what was found until then is here.'}
         {state.phase === 'broken' && ' Stopped by a fault of Refenestra. Open the site once more.'}
       </p>
@@ -60,8 +60,14 @@ export function SweepView({ state, run, site, siteField, follow }: Props): React
           <PlaceDetail embed={chosen} files={state.files} close={() => setOpen(null)} />
         ) : (
           <>
-            <RuleChoice rules={rules} embeds={embeds} numbers={numbers} site={site} follow={follow} />
-            <Outs state={state} run={run} numbers={numbers} changes={changes.length} />
+            <RuleChoice rules={rules} embeds={embeds} numbers={numbers} site={site} follow={(next) => begin(state, next)} />
+            <Outs
+              state={state}
+              run={run}
+              numbers={numbers}
+              changes={changes.length}
+              again={(files) => begin({ ...state, files }, rules)}
+            />
           </>
         )}
       </aside>

@@ -1,0 +1,67 @@
+import { Button } from '@mui/material';
+import { useRef, useState, type FormEvent, type ReactElement } from 'react';
+import type { CrawlLeft } from '../../../core/sweep/crawled.ts';
+import { count, sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
+import type { SiteFile } from '../../../workers/messages.ts';
+import { readSite } from '../../../workers/readSite.ts';
+
+interface Props {
+  disabled: boolean;
+  begin: (name: string, files: readonly SiteFile[], note: string) => void;
+  say: (said: string) => void;
+}
+
+/** A site by its address: its pages are read by the server, one after the other, as its robots.txt allows. */
+export function SiteByAddress({ disabled, begin, say }: Props): ReactElement {
+  const [address, setAddress] = useState('');
+  const [reading, setReading] = useState<string | null>(null);
+  const running = useRef<AbortController | null>(null);
+  const read = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    const { signal } = (running.current = new AbortController());
+    const pages: SiteFile[] = [];
+    const left: CrawlLeft[] = [];
+    let end = 'The rest was not read.';
+    setReading('The site is asked …');
+    say('');
+    try {
+      for await (const told of readSite(address.trim(), { server: '', signal })) {
+        if (told.kind === 'page') pages.push({ name: told.address, content: new Blob([told.text]) });
+        if (told.kind === 'left') left.push(told.why);
+        if (told.kind === 'waiting') setReading(`${count(pages.length, 'page')} read, ${told.count} waiting …`);
+        if (told.kind === 'end') end = sayCrawlEnd(told.why);
+      }
+    } catch {
+      if (!signal.aborted && pages.length === 0)
+        say('The server of Refenestra does not answer. Save the site as files, and open those.');
+    }
+    setReading(null);
+    const note = [end, ...(left.length > 0 ? [sayCrawl(left)] : [])].join(' ');
+    if (pages.length > 0) begin(new URL(address.trim()).host, pages, note);
+    else if (left.length > 0) say(`No page could be read. ${sayCrawl(left)}`);
+  };
+  return (
+    <form className="sweep-address" onSubmit={(event) => void read(event)}>
+      <label>
+        Address of a site{' '}
+        <input
+          type="url"
+          required
+          pattern="https?://.+"
+          value={address}
+          spellCheck={false}
+          onChange={({ target }) => setAddress(target.value)}
+        />
+      </label>
+      <Button type="submit" variant="outlined" disabled={disabled || reading !== null}>
+        Read the site
+      </Button>
+      {reading !== null && (
+        <>
+          <span role="status">{reading}</span>
+          <Button onClick={() => running.current?.abort()}>Stop, and take what is read</Button>
+        </>
+      )}
+    </form>
+  );
+}
