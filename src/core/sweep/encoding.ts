@@ -18,9 +18,11 @@ export function decodeFile(bytes: Uint8Array): FileText {
   const head = String.fromCharCode(...bytes.subarray(0, HEAD));
   const [, inHtml, inXml] = DECLARED.exec(head) ?? [];
   const declared = inHtml ?? inXml ?? '';
+  const marked = bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf;
+  // What is declared holds, even where the bytes would pass for something else: so browsers read it.
+  if (!marked && SINGLE.test(declared)) return singleByte(bytes, declared.toLowerCase());
   const utf8 = strictly(bytes);
-  if (utf8 !== null) return { text: utf8, encoding: 'utf-8', encode: (text) => encodeUtf8(text) };
-  if (SINGLE.test(declared)) return singleByte(bytes, declared.toLowerCase());
+  if (utf8 !== null) return { text: utf8, encoding: 'utf-8', encode: encodeUtf8 };
   const { text, encoding } = textOf(bytes);
   if (encoding === 'windows-1252') return singleByte(bytes, encoding);
   return encoding === 'utf-8' ? { text, encoding, encode: () => null } : doubleByte(bytes, encoding);
