@@ -1,4 +1,3 @@
-import { Tokenizer } from 'htmlparser2';
 import { makeBook, type HostBook } from '../src/core/known/hosts/book.ts';
 import type { HostCard } from '../src/core/known/hosts/card.ts';
 import { compileShape } from '../src/core/known/hosts/shape.ts';
@@ -11,6 +10,7 @@ import type { Example } from '../src/core/teach/examples.ts';
 import { learn } from '../src/core/teach/learn.ts';
 import { examplesOf, makeHost } from '../src/laws/hosts.ts';
 import { line } from './line.ts';
+import { tokenise } from './tokenise.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 
 /** Prints the figures that the product promises, each a ratio of two measurements in this one run. */
@@ -73,32 +73,6 @@ function bigPage(): string {
     length += prose.length + embed.length;
   }
   return parts.join('\n');
-}
-
-const ignore = (): void => undefined;
-function tokenise(page: string): void {
-  const tokenizer = new Tokenizer(
-    { decodeEntities: true },
-    {
-      onattribdata: ignore,
-      onattribentity: ignore,
-      onattribend: ignore,
-      onattribname: ignore,
-      oncdata: ignore,
-      onclosetag: ignore,
-      oncomment: ignore,
-      ondeclaration: ignore,
-      onend: ignore,
-      onopentagend: ignore,
-      onopentagname: ignore,
-      onprocessinginstruction: ignore,
-      onselfclosingtag: ignore,
-      ontext: ignore,
-      ontextentity: ignore,
-    },
-  );
-  tokenizer.write(page);
-  tokenizer.end();
 }
 
 const perLink = (ms: number): string => `${((ms * 1000) / LINKS).toFixed(2)} µs a link`;

@@ -9,9 +9,13 @@ import { ensureBuild, ensureNodeBuild, ensurePackages, root } from './setup.mjs'
 ensurePackages();
 ensureBuild();
 ensureNodeBuild();
-const compiled = ['server', 'firstLoad', 'browser', 'again'].map((file) => ['--import', 'tsx', join(root, `bench/${file}.ts`)]);
+const compiled = ['server', 'firstLoad', 'browser', 'again', 'sweepBrowser'].map((file) => [
+  '--import',
+  'tsx',
+  join(root, `bench/${file}.ts`),
+]);
 let told = '';
-for (const args of [[join(root, 'dist/node/bench.js')], ...compiled]) {
+for (const args of [[join(root, 'dist/node/bench.js')], [join(root, 'dist/node/sweep.js')], ...compiled]) {
   const bench = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
   bench.stdout.on('data', (text) => {
     process.stdout.write(text);

@@ -66,4 +66,4 @@ function ensureBuilt(file, config, more = []) {
 export const ensureBuild = () => ensureBuilt('web/index.html', 'vite.config.ts', ['index.html', 'preview.html']);
 
 /** What runs without a compiler. */
-export const ensureNodeBuild = () => ensureBuilt('node/cli.js', 'vite.node.config.ts', ['bench/main.ts']);
+export const ensureNodeBuild = () => ensureBuilt('node/cli.js', 'vite.node.config.ts', ['bench/main.ts', 'bench/sweep.ts']);

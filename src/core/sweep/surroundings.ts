@@ -12,19 +12,32 @@ export interface Surroundings {
 /** Headings of HTML, and those of Markdown that begin with a number sign (CommonMark 0.31, section 4.2). */
 const HEADING = /<(h[1-6])\b[^<>]{0,2000}>([^]{0,2000}?)<\/\1\s*>|^ {0,3}#{1,6}[ \t]+([^\n\r]{1,500})/gim;
 
-/** Reads them from markup, or Markdown; linear in the length of the text. */
+/** How far into a text its title and language are looked for. */
+const HEAD = 20_000;
+
+/** Reads them from markup, or Markdown; headings only where somebody asks. Linear in the length of the text. */
 export function surroundingsOf(text: string): Surroundings {
-  const headings = [...text.matchAll(HEADING)].map(({ 0: whole, 2: marked, 3: plain, index }) => ({
+  const head = text.slice(0, HEAD);
+  const title = wordsOfMarkup(/<title\b[^<>]{0,400}>([^<]{0,1000})/i.exec(head)?.[1] ?? '');
+  let headings: readonly Heading[] | undefined;
+  return {
+    title,
+    language: /<html\b[^<>]{0,1000}?\blang\s*=\s*["']?([a-z]{2,3}(?:-[a-z\d]{2,8})*)/i.exec(head)?.[1] ?? '',
+    headingAt: (place) =>
+      (headings ??= headingsOf(text)).findLast(({ end, words }) => end <= place && words !== '')?.words ?? title,
+  };
+}
+
+interface Heading {
+  end: number;
+  words: string;
+}
+
+const headingsOf = (text: string): Heading[] =>
+  [...text.matchAll(HEADING)].map(({ 0: whole, 2: marked, 3: plain, index }) => ({
     end: index + whole.length,
     words: marked === undefined ? plain!.replace(/[ \t]+#*[ \t]*$/, '') : wordsOfMarkup(marked),
   }));
-  const title = wordsOfMarkup(/<title\b[^<>]{0,400}>([^<]{0,1000})/i.exec(text)?.[1] ?? '');
-  return {
-    title,
-    language: /<html\b[^<>]{0,1000}?\blang\s*=\s*["']?([a-z]{2,3}(?:-[a-z\d]{2,8})*)/i.exec(text)?.[1] ?? '',
-    headingAt: (place) => headings.findLast(({ end, words }) => end <= place && words !== '')?.words ?? title,
-  };
-}
 
 /** Brackets of the languages in which templates are written. */
 const TEMPLATES = [

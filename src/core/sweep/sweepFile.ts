@@ -85,7 +85,7 @@ function sweepEmbed(
   const { book, site } = settings;
   const context: Context = { book, site, facts: {}, siblings: siblingsOf(all, one) };
   const plain = canKeep(candidate);
-  const standing = cutOut(piece.text, candidate, item, around.headingAt(from));
+  const standing = cutOut(piece.text, candidate, item, settings.rules.titles ? around.headingAt(from) : '');
   const embed = plain ? asItStands(standing, context) : null;
   const found = {
     line: lineAt(piece.origin(from)),
@@ -110,16 +110,22 @@ function sweepEmbed(
   return { embed: { ...found, change: { ...change, range, before: whole.slice(...range), after } }, why: null };
 }
 
-/** A link that has its line, or its paragraph, for itself. */
-const LONE =
-  /(?:^|<(?:p|div|li|figure)\b[^<>]{0,200}>)[ \t]*(https?:\/\/[^\s<>"']{4,2000})[ \t]*(?=$|\r|<\/(?:p|div|li|figure)>)/gim;
+/** A link to the end of its line, or of its paragraph. */
+const LONE = /https?:\/\/[^\s<>"']{4,2000}(?=[ \t]*(?:$|[\r\n]|<\/(?:p|div|li|figure)>))/iy;
+/** What stands before a link that has its line, or its paragraph, for itself. */
+const BEFORE = /(?:^|[\r\n]|<(?:p|div|li|figure)\b[^<>]{0,200}>)[ \t]*$/i;
 
 function loneLinks(text: string, { book }: SweepSettings): { place: number; found: Omit<SweptLink, 'file' | 'line'> }[] {
-  return [...text.matchAll(LONE)].flatMap(({ 0: whole, 1: link = '', index }) => {
-    const item = bringIn(link, book)[0]?.item;
-    if (!item || item.host === null) return [];
-    return [{ place: index + whole.indexOf(link), found: { host: item.host, item: item.canonical } }];
-  });
+  const links: ReturnType<typeof loneLinks> = [];
+  for (let at = text.indexOf('http'); at >= 0; at = text.indexOf('http', at + 4)) {
+    // Most links stand in an attribute, and this is sooner seen.
+    if (!/[\s>]|^$/.test(text.charAt(at - 1)) || !BEFORE.test(text.slice(Math.max(0, at - 300), at))) continue;
+    LONE.lastIndex = at;
+    const link = LONE.exec(text)?.[0];
+    const item = link === undefined ? undefined : bringIn(link, book)[0]?.item;
+    if (item && item.host !== null) links.push({ place: at, found: { host: item.host, item: item.canonical } });
+  }
+  return links;
 }
 
 /** The line of a place, from 1; asked in order, each line is counted once. */

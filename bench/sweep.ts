@@ -1,0 +1,66 @@
+import { makeBook } from '../src/core/known/hosts/book.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
+import { NO_RULES } from '../src/core/sweep/rules.ts';
+import { sweepFile } from '../src/core/sweep/sweepFile.ts';
+import { readCardFiles, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+import { line } from './line.ts';
+import { tokenise } from './tokenise.ts';
+
+/** Pages of fifty thousand signs, each with two embeds: swept, and with titles put in, against taking them apart. */
+const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
+const site = readSites(WRITTEN_PORT)[0]!;
+const finding = { book, site, style: undefined, rules: NO_RULES, gone: new Set<string>() };
+const changing = { ...finding, rules: { ...NO_RULES, titles: true } };
+
+function pageOf(number: number): string {
+  const embed = `<iframe width="560" height="315" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=${number % 60}"></iframe>`;
+  const prose = `<p class="text">The pond fills twice a day, and the wheel turns <a href="/tides/${number}">after high water</a>. <img src="/p/${number}.jpg" alt="Tide" width="640" height="360"></p>\n`;
+  const half = prose.repeat(Math.round(25_000 / prose.length));
+  return `<!doctype html><html lang="en"><title>Page ${number}</title><h1>Tide ${number}</h1>\n${half}${embed}\n<h2>And ebb</h2>${half}${embed}\n`;
+}
+
+let sink = 0;
+const pages = Array.from({ length: 200 }, (_, number) => pageOf(number));
+const sweeping =
+  (count: number, settings = finding) =>
+  (): void => {
+    for (let i = 0; i < count; i++) sink += sweepFile(`${i}.html`, pages[i % pages.length]!, settings)!.embeds.length;
+  };
+const tokens = (count: number) => (): void => {
+  for (let i = 0; i < count; i++) tokenise(pages[i % pages.length]!);
+};
+function fastest(rounds: number, ...works: (() => void)[]): number[] {
+  const best = works.map(() => Infinity);
+  for (let round = 0; round < rounds; round++)
+    works.forEach((work, i) => {
+      const from = performance.now();
+      work();
+      best[i] = Math.min(best[i]!, performance.now() - from);
+    });
+  return best;
+}
+const timed = (work: () => void): number => fastest(1, work)[0]!;
+
+const [bare, found, changed] = fastest(9, tokens(200), sweeping(200), sweeping(200, changing)) as [number, number, number];
+line('a sweep of pages of 50 kB, against tokenising them, as throughput', {
+  figure: bare / found,
+  least: 0.7,
+  unit: '',
+  note: `${(found / 200).toFixed(2)} ms a page; tokenising ${(bare / 200).toFixed(2)} ms`,
+});
+line('the same with titles put in', {
+  figure: bare / changed,
+  least: 0.7,
+  unit: '',
+  note: `${(changed / 200).toFixed(2)} ms a page`,
+});
+const small = timed(sweeping(100));
+const sizes = [1000, 10_000].map((count) => ({ count, ms: timed(sweeping(count)) }));
+for (const { count, ms } of sizes)
+  line(`a page of ${count} pages, against one of 100`, {
+    figure: ms / count / (small / 100),
+    most: 1.2,
+    unit: '×',
+    note: `${(ms / 1000).toFixed(1)} s in all`,
+  });
+if (sink === 0) throw new Error('nothing was measured');
