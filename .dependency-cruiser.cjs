@@ -33,6 +33,12 @@ module.exports = {
       to: { path: '^src/(?!core/|messages/)' },
     },
     {
+      name: 'programs-know-only-core-and-messages',
+      severity: 'error',
+      from: { path: '^src/programs/' },
+      to: { path: '^src/(?!core/|messages/|programs/)' },
+    },
+    {
       name: 'app-knows-no-server',
       severity: 'error',
       from: { path: '^src/(app|preview)/', pathNot: '\\.test\\.ts$' },

@@ -91,6 +91,8 @@ async function shelf(): Promise<void> {
     most: 300,
     unit: 'ms',
   });
+  // Only what is read through can be searched.
+  await page.waitForSelector('output[aria-busy="false"]');
   const search = await find(page, 'searchbox', 'Search the Shelf');
   const answers = await search.evaluate(async (field) => {
     const input = field as HTMLInputElement;

@@ -1,4 +1,4 @@
-import { bringIn, makeEmbed, type Recognised } from '../core/pipeline.ts';
+import { bringIn, type Recognised } from '../core/pipeline.ts';
 import { parseValue, type SettingValue } from '../core/model/values.ts';
 import { isSettingId, settingOf, type SettingId, type Settings } from '../core/known/settings/list.ts';
 import { FORMS, isCodeForm } from '../core/steps/write/forms/list.ts';
@@ -6,6 +6,7 @@ import { sayFinding, sayReason, sayRefusal, sayWrongValue, STATE_WORDS } from '.
 import type { HostBook } from '../core/known/hosts/book.ts';
 import { mayAsk, type Answer } from '../core/many/batch/row.ts';
 import { aboutOf, type Facts } from '../core/model/item.ts';
+import { embedAnswer } from '../programs/embed.ts';
 import { askPolitely } from '../workers/askPolitely.ts';
 import { askingOf } from './asking.ts';
 import { openBook, readSite, readText, UsageError } from './io.ts';
@@ -39,14 +40,12 @@ export async function embed(argument: string, options: Options): Promise<number>
     console.error(sayRefusal(found[0]!.refusal!));
     return 1;
   }
-  const { item, plan, code, findings } = makeEmbed(
-    chosen.item,
-    { ...(facts.title !== undefined && { title: facts.title }), ...chosen.item.settings, ...asked },
-    { book, site, form, facts, running: options.keepRunning ? 'keep' : null },
-  );
-  if (options.json) console.log(JSON.stringify({ item, plan, code: code.text, findings }, null, 2));
+  const running = options.keepRunning ? 'keep' : null;
+  const answer = embedAnswer(chosen.item, asked, { book, site, form, facts, running });
+  const { plan, code, findings } = answer;
+  if (options.json) console.log(JSON.stringify(answer, null, 2));
   else {
-    console.log(code.text);
+    console.log(code);
     for (const entry of plan.entries)
       if (entry.state !== 'sent' && entry.state !== 'done here')
         console.error(`${entry.setting}: ${STATE_WORDS[entry.state]}. ${sayReason(entry.reason)}`);

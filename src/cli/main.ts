@@ -7,10 +7,11 @@ import { check } from './check.ts';
 import { embed } from './embed.ts';
 import { hosts } from './hosts.ts';
 import { UsageError } from './io.ts';
-import { order } from './order.ts';
+// Loaded when they are asked for: the others begin sooner.
+import type { order } from './order.ts';
+import type { sweep } from './sweep.ts';
+import type { teach } from './teach.ts';
 import { read } from './read.ts';
-import { sweep } from './sweep.ts';
-import { teach } from './teach.ts';
 
 /** The command line: a thin face over the core. Exit 0 done, 1 not recognised or a check failed, 2 wrong use. */
 const program = new Command('refenestra').description('Turns share links and embed codes into embed code.').exitOverride();
@@ -65,7 +66,7 @@ withHosts(withJson(program.command('teach')))
   .description('works out a host card from links, codes and codes with settings')
   .option('--card <file>', 'what is known of the host already, as a host card')
   .argument('<file>', 'the examples, as JSON')
-  .action(run(teach));
+  .action(run(async (...args: Parameters<typeof teach>) => (await import('./teach.ts')).teach(...args)));
 
 withHosts(program.command('order'))
   .description('a page that plays a running order, a playlist or a feed as one')
@@ -76,7 +77,7 @@ withHosts(program.command('order'))
   .option('--site <file>', 'the site that the page is for, as JSON')
   .option('--out <file>', 'writes it there')
   .argument('<source>', 'a file, or the address of a feed')
-  .action(run(order));
+  .action(run(async (...args: Parameters<typeof order>) => (await import('./order.ts')).order(...args)));
 
 withHosts(program.command('sweep'))
   .description('every embed of a site: what is wrong with it, and what the rules make of it')
@@ -90,7 +91,7 @@ withHosts(program.command('sweep'))
   .option('--max-warnings <number>', 'so many warnings are no failure', '0')
   .option('--ask <address>', 'for a site: reads it through the Refenestra that runs there')
   .argument('<source>', 'a folder, a zip, a file, or the address of a site')
-  .action(run(sweep));
+  .action(run(async (...args: Parameters<typeof sweep>) => (await import('./sweep.ts')).sweep(...args)));
 
 const listing = (name: string, description: string, rows: readonly { id: string; text: string }[]): void => {
   withJson(program.command(name))

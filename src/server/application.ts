@@ -16,6 +16,8 @@ import { pictureRoute } from './picture.ts';
 import { reachRoute } from './reach.ts';
 import { searchRoute } from './search.ts';
 import { sendProblem } from './problems.ts';
+import { oembedRoute } from './oembed.ts';
+import { programRoutes, withKey } from './programRoutes.ts';
 import { resolveRoute } from './resolve.ts';
 import { BUILT, FOR_GOOD, serveAssets } from './built.ts';
 
@@ -26,19 +28,22 @@ export interface ApplicationParts {
   sites: readonly Site[];
   /** What may be asked of others. */
   guard: Guard;
+  /** Keys of programs; where there are none, any may ask. */
+  keys: readonly string[];
 }
 
 /** The application and its interface for programs, on the server's own name. */
 export function application(parts: ApplicationParts): Router {
   const router = Router();
   router.use('/api', api(parts));
+  router.get('/oembed', oembedRoute({ book: makeBook(parts.cards), sites: parts.sites }));
   router.use('/assets', serveAssets(FOR_GOOD));
   router.get('/*path', page(parts.port));
   router.get('/', page(parts.port));
   return router;
 }
 
-function api({ cards, items, sites, guard }: ApplicationParts): Router {
+function api({ cards, items, sites, guard, keys }: ApplicationParts): Router {
   const router = Router();
   const book = makeBook(cards);
   router.get('/health', (_, response) => void response.json({ status: 'ok' }));
@@ -59,6 +64,7 @@ function api({ cards, items, sites, guard }: ApplicationParts): Router {
   router.post('/picture', body, limit, pictureRoute(guard));
   router.post('/search', body, searchRoute(guard, [limit]));
   router.post('/library', body, limit, libraryRoute(guard));
+  router.use(programRoutes({ book, sites }, [withKey(keys), limit]));
   router.post('/crawl', body, limit, crawlRoute(guard));
   router.post('/feed', body, limit, feedRoute(guard));
   router.post('/reach', body, reachRoute(book, guard, [limit]));

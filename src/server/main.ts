@@ -4,7 +4,8 @@ import { createServer } from './server.ts';
 import { WRITTEN_PORT } from '../standins/world.ts';
 
 /**
- * Starts the server: `PORT` for another port, `LOG` for another level of the log, `HOST` for the address to listen on. Without
+ * Starts the server: `PORT` for another port, `LOG` for another level of the log, `HOST` for the address to listen on,
+ * `API_KEYS` for the keys of programs, with commas between them. Without
  * it the server listens on this machine alone, in both families of addresses.
  */
 const port = Number(process.env.PORT ?? WRITTEN_PORT);
@@ -15,7 +16,8 @@ if (!Number.isInteger(port) || port < 1 || port > 65_535) {
   process.exit(2);
 }
 
-const app = createServer(port, log);
+const keys = (process.env.API_KEYS ?? '').split(',').filter((key) => key !== '');
+const app = createServer(port, log, { keys });
 const { HOST } = process.env;
 const server = createHttpServer(app).listen(port, HOST ?? '127.0.0.1');
 // Where this machine has no addresses of the newer family, the older one does.

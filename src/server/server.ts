@@ -13,11 +13,11 @@ import { preview } from './preview.ts';
 import { noSniffing, sendProblem, tellProblem } from './problems.ts';
 
 /** One process, answering by host name: the application, the preview page, and each stand-in on its own. */
-export function createServer(port: number, log: Logger): Express {
+export function createServer(port: number, log: Logger, { keys = [] }: { keys?: readonly string[] } = {}): Express {
   const items = readItems(port);
   const { cards, problems } = loadCards(readCardFiles(port));
   problems.forEach((problem) => log.error(problem, sayCardProblem(problem)));
-  const app = application({ port, cards, items, sites: readSites(port), guard: makeGuard(port) });
+  const app = application({ port, cards, items, sites: readSites(port), guard: makeGuard(port), keys });
   const byName = new Map<string, RequestHandler>([
     ['localhost', app],
     // One origin for what the browser keeps.

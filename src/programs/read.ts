@@ -1,0 +1,14 @@
+import type { HostBook } from '../core/known/hosts/book.ts';
+import { bringIn, type Recognised } from '../core/pipeline.ts';
+import { sayRefusal } from '../messages/en.ts';
+
+/** What a text holds, as plain data: for each candidate its range, source and repairs, and the item or why there is none. */
+export const readAnswer = (text: string, book: HostBook): object[] => bringIn(text, book).map(foundAsData);
+
+/** One candidate as plain data. */
+export const foundAsData = ({ candidate: { range, source, repairs }, item, refusal }: Recognised): object => ({
+  range,
+  source,
+  repairs,
+  ...(item ? { item } : { reason: { ...refusal, sentence: sayRefusal(refusal) } }),
+});

@@ -1,0 +1,103 @@
+import { timingSafeEqual } from 'node:crypto';
+import express, { Router, type RequestHandler } from 'express';
+import { z } from 'zod';
+import { OPERATIONS, Unanswerable, type ProgramWorld } from './programs.ts';
+import { sendProblem } from './problems.ts';
+
+/** Whoever has one of the keys may ask, as a bearer token (RFC 6750, section 2.1); where there are none, everybody. */
+export function withKey(keys: readonly string[]): RequestHandler {
+  return (request, response, next) => {
+    const given = /^Bearer (.+)$/i.exec(request.headers.authorization ?? '')?.[1] ?? '';
+    if (keys.length === 0 || keys.some((key) => same(key, given))) return next();
+    response.set('WWW-Authenticate', 'Bearer');
+    sendProblem(response, 401, { code: 'noKey', detail: 'Send one of the keys of this server: Authorization: Bearer KEY.' });
+  };
+}
+
+/** Compared in a time that tells nothing of how much was right. */
+function same(key: string, given: string): boolean {
+  const [a, b] = [Buffer.from(key), Buffer.from(given)];
+  return a.length === b.length && timingSafeEqual(a, b);
+}
+
+/** `POST /api/read`, `/embed`, `/check`, `/batch`: the objects of the command line, over HTTP. */
+export function programRoutes(world: ProgramWorld, guards: readonly RequestHandler[]): Router {
+  const router = Router();
+  const body = express.json({ limit: '6mb' });
+  for (const { path, body: schema, answer } of OPERATIONS)
+    router.post(path, ...guards, body, (request, response) => {
+      const asked = schema.safeParse(request.body);
+      if (!asked.success) {
+        const [issue] = asked.error.issues;
+        const at = issue!.path.join('.') || 'its top';
+        return sendProblem(response, 400, {
+          code: 'badRequest',
+          detail: `The request is not right at ${at}: ${issue!.message}.`,
+        });
+      }
+      try {
+        response.json(answer(asked.data, world));
+      } catch (error) {
+        if (!(error instanceof Unanswerable)) throw error;
+        sendProblem(response, 422, { code: 'unanswerable', detail: `${error.field}: ${error.message}` });
+      }
+    });
+  router.get('/openapi.json', (_, response) => void response.json(openApi()));
+  return router;
+}
+
+/** The description of all of it (OpenAPI 3.1), made of the schemas by which requests are checked. */
+export function openApi(): object {
+  const problem = { $ref: '#/components/responses/Problem' };
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Refenestra', version: '1', description: 'Share links in, embed code out, for programs.' },
+    servers: [{ url: '/api' }],
+    paths: Object.fromEntries(
+      OPERATIONS.map(({ path, summary, body }) => [
+        path,
+        {
+          post: {
+            operationId: path.slice(1),
+            summary,
+            security: [{}, { key: [] }],
+            requestBody: {
+              required: true,
+              content: { 'application/json': { schema: z.toJSONSchema(body, { io: 'input' }) } },
+            },
+            responses: {
+              200: { description: 'The answer, as the command line prints it with --json.', content: { 'application/json': {} } },
+              400: problem,
+              401: problem,
+              422: problem,
+              429: problem,
+            },
+          },
+        },
+      ]),
+    ),
+    components: {
+      securitySchemes: { key: { type: 'http', scheme: 'bearer' } },
+      responses: {
+        Problem: {
+          description: 'What went wrong (RFC 9457).',
+          content: {
+            'application/problem+json': {
+              schema: {
+                type: 'object',
+                required: ['type', 'title', 'status', 'code'],
+                properties: {
+                  type: { type: 'string' },
+                  title: { type: 'string' },
+                  status: { type: 'integer' },
+                  code: { type: 'string' },
+                  detail: { type: 'string' },
+                },
+              },
+            },
+          },
+        },
+      },
+    },
+  };
+}
