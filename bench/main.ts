@@ -9,6 +9,7 @@ import { write } from '../src/core/steps/write/write.ts';
 import type { Example } from '../src/core/teach/examples.ts';
 import { learn } from '../src/core/teach/learn.ts';
 import { examplesOf, makeHost } from '../src/laws/hosts.ts';
+import { fastest } from './fastest.ts';
 import { line } from './line.ts';
 import { tokenise } from './tokenise.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
@@ -19,18 +20,6 @@ const LINKS = 100_000;
 const ROUNDS = { links: 9, page: 90 };
 const { cards } = loadCards(readCardFiles(WRITTEN_PORT));
 const book = makeBook(cards);
-
-/** The fastest of several rounds for each work, in milliseconds; taken in turns, so that a slow moment meets all alike. */
-function fastest(rounds: number, ...works: (() => void)[]): number[] {
-  const best = works.map(() => Infinity);
-  for (let round = 0; round < rounds; round++)
-    works.forEach((work, i) => {
-      const from = performance.now();
-      work();
-      best[i] = Math.min(best[i]!, performance.now() - from);
-    });
-  return best;
-}
 
 let sink = 0;
 

@@ -1,8 +1,9 @@
 import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
-import { NO_RULES } from '../src/core/sweep/rules.ts';
-import { sweepFile } from '../src/core/sweep/sweepFile.ts';
+import { NO_RULES } from '../src/core/many/sweep/rules.ts';
+import { sweepFile } from '../src/core/many/sweep/sweepFile.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+import { fastest } from './fastest.ts';
 import { line } from './line.ts';
 import { tokenise } from './tokenise.ts';
 
@@ -29,16 +30,6 @@ const sweeping =
 const tokens = (count: number) => (): void => {
   for (let i = 0; i < count; i++) tokenise(pages[i % pages.length]!);
 };
-function fastest(rounds: number, ...works: (() => void)[]): number[] {
-  const best = works.map(() => Infinity);
-  for (let round = 0; round < rounds; round++)
-    works.forEach((work, i) => {
-      const from = performance.now();
-      work();
-      best[i] = Math.min(best[i]!, performance.now() - from);
-    });
-  return best;
-}
 const timed = (work: () => void): number => fastest(1, work)[0]!;
 
 const [bare, found, changed] = fastest(9, tokens(200), sweeping(200), sweeping(200, changing)) as [number, number, number];

@@ -12,7 +12,7 @@ describe.each([
   ['day', 1280],
   ['night', 390],
 ] as const)('%s theme, %d px wide', (theme, width) => {
-  test('axe finds nothing on the Bench, its editors, the Shelf, Batch, Sites, and the Host book', async () => {
+  test('axe finds nothing on the Bench, its editors, the Shelf, Batch, Sweep, Orders, Sites, and the Host book', async () => {
     const { context, page } = await newVisitor(world.browser, { width, height: 800 });
     // The policy of the page lets no foreign script in; the checker is one.
     await page.setBypassCSP(true);
@@ -59,6 +59,14 @@ describe.each([
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Make the codes');
     await waitForText(page, 'The row is made.');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'link', 'Sweep');
+    await find(page, 'textbox', 'Address of a site');
+    expect(await findings(page)).toEqual([]);
+    await press(page, 'button', 'Try a sample site');
+    await waitForText(page, '12 embeds of 12 items');
+    await (await page.waitForSelector('.sweep-place'))!.click();
+    await find(page, 'button', 'Open on the Bench');
     expect(await findings(page)).toEqual([]);
     await press(page, 'link', 'Orders');
     await press(page, 'button', 'New running order');

@@ -96,11 +96,15 @@ async function makeFind(page: Page): Promise<void> {
 }
 
 /** A card library, before anything of it is taken. */
-async function makeLibrary(page: Page, host: (name: string) => string): Promise<void> {
-  await openBook(page, '/hosts/libraries', 'Card libraries');
-  await (await find(page, 'textbox', 'Address of the list')).type(`${host('packhorse')}/cards.json`);
-  await press(page, 'button', 'Look at it');
-  await waitForText(page, 'version 1, new here');
+async function makeSweep(page: Page): Promise<void> {
+  await goTo(page, `${new URL(page.url()).origin}/sweep`);
+  await press(page, 'button', 'Try a sample site');
+  await waitForText(page, 'hosts in');
+  await press(page, 'checkbox', 'Give frames without a title that of the heading above');
+  await waitForText(page, '0 after the changes');
+  const [, , , , , row] = await page.$$('.sweep-place');
+  await row!.click();
+  await find(page, 'button', 'Copy the new code');
 }
 
 async function makeUnknown(page: Page, host: (name: string) => string): Promise<void> {
@@ -192,7 +196,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-find', prepare: makeFind },
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
   { name: 'teach', prepare: makeTeach },
-  { name: 'hosts-library', prepare: makeLibrary },
+  { name: 'sweep', prepare: makeSweep },
   { name: 'hosts-card', prepare: makeCard },
   { name: 'bench-screens', prepare: makeScreens },
   { name: 'bench-cover', prepare: makeCover },

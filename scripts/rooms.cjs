@@ -30,8 +30,7 @@ const FLOORS = [
     tells: 'what is kept and made again',
     rooms: { shelf: [], bundle: ['shelf'], calendar: ['shelf'] },
   },
-  { floor: 'many', tells: 'many at once', rooms: { kit: [], batch: ['kit'], search: ['batch'] } },
-  { floor: 'sweep', tells: 'every embed of a site, put right where it stands', rooms: {} },
+  { floor: 'many', tells: 'many at once', rooms: { kit: [], batch: ['kit'], search: ['batch'], sweep: ['batch'] } },
 ];
 
 const NOT_TESTS = '\\.test\\.ts$';

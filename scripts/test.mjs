@@ -12,6 +12,8 @@ ensurePrograms({
   'firefox-esr': 'firefox-esr',
   WebKitWebDriver: 'webkit2gtk-driver',
   Xvfb: 'xvfb',
+  git: 'git',
+  patch: 'patch',
 });
 ensureBuild();
 ensureNodeBuild();

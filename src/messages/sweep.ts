@@ -1,7 +1,7 @@
-import type { CrawlLeft } from '../core/sweep/crawled.ts';
-import type { LeftWhy } from '../core/sweep/found.ts';
-import type { HostNumbers, Numbers } from '../core/sweep/numbers.ts';
-import type { Since } from '../core/sweep/report.ts';
+import type { CrawlLeft } from '../core/many/sweep/crawled.ts';
+import type { LeftWhy } from '../core/many/sweep/found.ts';
+import type { HostNumbers, Numbers } from '../core/many/sweep/numbers.ts';
+import type { Since } from '../core/many/sweep/report.ts';
 import type { Finding } from '../core/steps/check/finding.ts';
 import { sayFinding, sayRefusal } from './en.ts';
 

@@ -1,6 +1,6 @@
 import { escapeHtml } from '../core/model/markup/escape.ts';
-import type { SweptFile } from '../core/sweep/found.ts';
-import type { Numbers } from '../core/sweep/numbers.ts';
+import type { SweptFile } from '../core/many/sweep/found.ts';
+import type { Numbers } from '../core/many/sweep/numbers.ts';
 import { sayFinding } from './en.ts';
 import { SEVERITY_WORDS } from './severity.ts';
 import { sayHost, sayLeft, sayNumbers, sayShortly, type HostName } from './sweep.ts';

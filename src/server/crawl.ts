@@ -4,9 +4,9 @@ import robotsParser from 'robots-parser';
 import { setTimeout as wait } from 'node:timers/promises';
 import { gunzipSync } from 'node:zlib';
 import { z } from 'zod';
-import type { CrawlTold } from '../core/sweep/crawled.ts';
-import { decodeFile } from '../core/sweep/encoding.ts';
-import { linksIn, pageOf, shapeOf, sitemapIn } from '../core/sweep/siteLinks.ts';
+import type { CrawlTold } from '../core/many/sweep/crawled.ts';
+import { decodeFile } from '../core/many/sweep/encoding.ts';
+import { linksIn, pageOf, shapeOf, sitemapIn } from '../core/many/sweep/siteLinks.ts';
 import { guardedFetch, Refused, type Fetched, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
 

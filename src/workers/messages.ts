@@ -8,8 +8,8 @@ import type { Site } from '../core/model/site.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import type { HouseStyle } from '../core/known/styles/style.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
-import type { Change, SweptFile } from '../core/sweep/found.ts';
-import type { Rules } from '../core/sweep/rules.ts';
+import type { Change, SweptFile } from '../core/many/sweep/found.ts';
+import type { Rules } from '../core/many/sweep/rules.ts';
 
 /** What the page asks of the worker that makes covers. */
 export interface CoverWanted {

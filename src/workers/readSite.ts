@@ -1,4 +1,4 @@
-import { crawledLines, type CrawlTold } from '../core/sweep/crawled.ts';
+import { crawledLines, type CrawlTold } from '../core/many/sweep/crawled.ts';
 
 /** How a site is read: by which server, and until when. */
 export interface SiteAsking {

@@ -2,9 +2,9 @@ import { expose } from 'comlink';
 import { zipSync } from 'fflate';
 import { unzip } from '../core/keeping/bundle/zip.ts';
 import { makeBook } from '../core/known/hosts/book.ts';
-import { sweepBytes, writeChanges } from '../core/sweep/bytes.ts';
-import type { SweepSettings } from '../core/sweep/change.ts';
-import { containerOf } from '../core/sweep/containers/list.ts';
+import { sweepBytes, writeChanges } from '../core/many/sweep/bytes.ts';
+import type { SweepSettings } from '../core/many/sweep/change.ts';
+import { containerOf } from '../core/many/sweep/containers/list.ts';
 import type { SiteFile, SiteWritten, Sweeper } from './messages.ts';
 
 const bytesOf = async ({ content }: SiteFile): Promise<Uint8Array> => new Uint8Array(await content.arrayBuffer());

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Change } from '../../core/sweep/found.ts';
+import type { Change } from '../../core/many/sweep/found.ts';
 import { database } from './database.ts';
 
 /** What was last written into a folder: kept before the first file is, so that it can be taken back whatever happens. */

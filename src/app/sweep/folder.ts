@@ -1,6 +1,6 @@
-import { containerOf } from '../../core/sweep/containers/list.ts';
-import { inverseOf } from '../../core/sweep/apply.ts';
-import { writeChanges } from '../../core/sweep/bytes.ts';
+import { containerOf } from '../../core/many/sweep/containers/list.ts';
+import { inverseOf } from '../../core/many/sweep/apply.ts';
+import { writeChanges } from '../../core/many/sweep/bytes.ts';
 import type { SiteFile } from '../../workers/messages.ts';
 import { forgetWritten, keepWritten, type WrittenSweep } from '../storage/sweeps.ts';
 

@@ -1,5 +1,5 @@
-import type { Change, SweptEmbed, SweptFile } from '../../core/sweep/found.ts';
-import { NO_RULES, type Rules } from '../../core/sweep/rules.ts';
+import type { Change, SweptEmbed, SweptFile } from '../../core/many/sweep/found.ts';
+import { NO_RULES, type Rules } from '../../core/many/sweep/rules.ts';
 import type { ChangedFile, SiteFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
 import type { Store } from '../state/store.ts';

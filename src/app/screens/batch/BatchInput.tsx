@@ -2,9 +2,9 @@ import { Button } from '@mui/material';
 import { useMemo, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { selectGiven } from '../../state/answers.ts';
 import type { KeptBatch } from '../../batch/run.ts';
-import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
+import { SitePick } from '../../ui/SitePick.tsx';
 import { readText, type NamedText } from '../../ui/files.ts';
 
 interface Props {
@@ -25,7 +25,6 @@ const BEGINNING = 2000;
 
 /** What a batch is made of: pasted, dropped, or from a file. */
 export function BatchInput({ batch, change, begin, ready }: Props): ReactElement {
-  const sites = useAppSelector(selectSites);
   const link = useAppSelector((state) => selectGiven(state).example);
   const long = batch.text.length > LONGEST;
   const lines = useMemo(() => (long ? batch.text.trimEnd().split('\n').length : 0), [batch.text, long]);
@@ -71,16 +70,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         />
         {long && <Button onClick={() => take('')}>Empty the field</Button>}
         {batch.text === '' && <Button onClick={() => take(example(link))}>Try an example</Button>}
-        <label>
-          For the site{' '}
-          <select value={batch.site || sites[0]?.id} onChange={(event) => change({ site: event.target.value })}>
-            {sites.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SitePick site={batch.site} choose={(site) => change({ site })} />
         <label className="tick">
           <input type="checkbox" checked={batch.asks} onChange={(event) => change({ asks: event.target.checked })} />
           Ask the hosts for titles, shapes and covers

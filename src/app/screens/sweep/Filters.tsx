@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import type { SweptEmbed } from '../../../core/sweep/found.ts';
-import type { Numbers } from '../../../core/sweep/numbers.ts';
+import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
+import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { SweptFile } from '../../../core/sweep/found.ts';
+import type { SweptFile } from '../../../core/many/sweep/found.ts';
 import { sayLeft } from '../../../messages/sweep.ts';
 
 /** As many are listed; the report has all of them. */

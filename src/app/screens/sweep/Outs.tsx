@@ -1,8 +1,8 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import type { Numbers } from '../../../core/sweep/numbers.ts';
-import { reportOf, tableOf } from '../../../core/sweep/report.ts';
+import type { Numbers } from '../../../core/many/sweep/numbers.ts';
+import { reportOf, tableOf } from '../../../core/many/sweep/report.ts';
 import { count } from '../../../messages/sweep.ts';
 import { sweepPage } from '../../../messages/sweepPage.ts';
 import { selectBook } from '../../state/selectors.ts';

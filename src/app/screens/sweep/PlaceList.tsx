@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactElement } from 'react';
-import type { SweptEmbed } from '../../../core/sweep/found.ts';
+import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import { sayFinding } from '../../../messages/en.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { sayHost } from '../../../messages/sweep.ts';

@@ -1,8 +1,8 @@
 import { useMemo, type ReactElement } from 'react';
 import type { Site } from '../../../core/model/site.ts';
-import type { SweptEmbed } from '../../../core/sweep/found.ts';
-import type { Numbers } from '../../../core/sweep/numbers.ts';
-import type { Rules } from '../../../core/sweep/rules.ts';
+import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
+import type { Numbers } from '../../../core/many/sweep/numbers.ts';
+import type { Rules } from '../../../core/many/sweep/rules.ts';
 import { sayRemedy } from '../../../messages/en.ts';
 import { sayShortly } from '../../../messages/sweep.ts';
 import { useAppSelector } from '../../state/store.ts';

@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useRef, useState, type FormEvent, type ReactElement } from 'react';
-import type { CrawlLeft } from '../../../core/sweep/crawled.ts';
+import type { CrawlLeft } from '../../../core/many/sweep/crawled.ts';
 import { count, sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
 import type { SiteFile } from '../../../workers/messages.ts';
 import { readSite } from '../../../workers/readSite.ts';

@@ -1,11 +1,12 @@
 import './sweep.css';
 import { useDeferredValue, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { NO_RULES, type Rules } from '../../../core/sweep/rules.ts';
+import { NO_RULES, type Rules } from '../../../core/many/sweep/rules.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { sweepOf, type OpenedSite } from '../../sweep/run.ts';
+import { SitePick } from '../../ui/SitePick.tsx';
 import { SweepInput } from './SweepInput.tsx';
 import { SweepView } from './SweepView.tsx';
 
@@ -35,18 +36,7 @@ export function Sweep(): ReactElement {
     setChosen(id);
     if (state.phase !== 'empty') begin(state, state.rules, sites.find((one) => one.id === id) ?? null);
   };
-  const siteField = (
-    <label className="sweep-site">
-      For the site{' '}
-      <select value={site?.id ?? ''} onChange={({ target }) => choose(target.value)}>
-        {sites.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
+  const siteField = <SitePick site={site?.id ?? ''} choose={choose} />;
   if (state.phase === 'empty')
     return (
       <SweepInput

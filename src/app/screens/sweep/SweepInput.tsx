@@ -1,8 +1,8 @@
 import { Button } from '@mui/material';
 import { useState, type DragEvent, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
-import { containerOf } from '../../../core/sweep/containers/list.ts';
-import { sampleSite } from '../../../core/sweep/sample.ts';
+import { containerOf } from '../../../core/many/sweep/containers/list.ts';
+import { sampleSite } from '../../../core/many/sweep/sample.ts';
 import type { SiteFile } from '../../../workers/messages.ts';
 import { selectGiven } from '../../state/answers.ts';
 import { selectBook } from '../../state/selectors.ts';

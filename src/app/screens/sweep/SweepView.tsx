@@ -1,8 +1,8 @@
 import { Button, LinearProgress } from '@mui/material';
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import type { Site } from '../../../core/model/site.ts';
-import { numbersOf } from '../../../core/sweep/numbers.ts';
-import type { Rules } from '../../../core/sweep/rules.ts';
+import { numbersOf } from '../../../core/many/sweep/numbers.ts';
+import type { Rules } from '../../../core/many/sweep/rules.ts';
 import { count, sayNumbers } from '../../../messages/sweep.ts';
 import { keyOf, type OpenedSite, type SweepRun, type SweepState } from '../../sweep/run.ts';
 import { Filters, NO_FILTER, shownBy } from './Filters.tsx';

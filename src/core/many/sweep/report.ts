@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { writeTable } from '../many/batch/table.ts';
+import { writeTable } from '../batch/table.ts';
 import type { SweptFile } from './found.ts';
 
 /** A sweep as plain data, for programs: ranges in UTF-16 units of the decoded file. */

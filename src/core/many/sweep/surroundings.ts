@@ -1,5 +1,5 @@
-import { wordsOfMarkup } from '../model/markup/wordsOfMarkup.ts';
-import type { Range } from '../model/place.ts';
+import { wordsOfMarkup } from '../../model/markup/wordsOfMarkup.ts';
+import type { Range } from '../../model/place.ts';
 
 /** What stands around the embeds of a text: headings with their places, the title of the page and its language. */
 export interface Surroundings {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CHECKS } from '../steps/check/checks/list.ts';
+import { CHECKS } from '../../steps/check/checks/list.ts';
 
 const checkId = z.string().refine((id) => CHECKS.some((one) => one.id === id), 'there is no check of this id');
 const link = z.string().min(1).max(2000);

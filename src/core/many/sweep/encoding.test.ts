@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { runs } from '../../laws/world.ts';
+import { runs } from '../../../laws/world.ts';
 import { writeChanges, sweepBytes } from './bytes.ts';
 import { decodeFile, survives } from './encoding.ts';
-import { book } from '../../laws/world.ts';
+import { book } from '../../../laws/world.ts';
 import { NO_RULES } from './rules.ts';
 
 const ascii = (text: string): Uint8Array => new TextEncoder().encode(text);

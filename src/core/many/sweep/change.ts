@@ -1,13 +1,13 @@
-import type { Context } from '../context.ts';
-import type { HouseStyle } from '../known/styles/style.ts';
-import { styleFor } from '../known/styles/style.ts';
-import type { Settings } from '../known/settings/list.ts';
-import type { Candidate } from '../model/candidate.ts';
-import type { Item } from '../model/item.ts';
-import { moved } from '../model/moved.ts';
-import { bringIn, keepEmbed, makeEmbed, type Embed } from '../pipeline.ts';
-import type { Finding } from '../steps/check/finding.ts';
-import { withoutParameter } from '../steps/check/withoutParameter.ts';
+import type { Context } from '../../context.ts';
+import type { HouseStyle } from '../../known/styles/style.ts';
+import { styleFor } from '../../known/styles/style.ts';
+import type { Settings } from '../../known/settings/list.ts';
+import type { Candidate } from '../../model/candidate.ts';
+import type { Item } from '../../model/item.ts';
+import { moved } from '../../model/moved.ts';
+import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../pipeline.ts';
+import type { Finding } from '../../steps/check/finding.ts';
+import { withoutParameter } from '../../steps/check/withoutParameter.ts';
 import type { Change } from './found.ts';
 import type { Rules } from './rules.ts';
 

@@ -1,4 +1,4 @@
-import type { Finding, Severity } from '../steps/check/finding.ts';
+import type { Finding, Severity } from '../../steps/check/finding.ts';
 import type { SweptEmbed, SweptFile } from './found.ts';
 
 /** What a sweep comes to, today and after what the rules change. */

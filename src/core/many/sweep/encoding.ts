@@ -1,4 +1,4 @@
-import { textOf } from '../many/batch/textOf.ts';
+import { textOf } from '../batch/textOf.ts';
 
 /** A file as text, and how to make bytes of it again; `encode` gives null for what the encoding of the file cannot hold. */
 export interface FileText {

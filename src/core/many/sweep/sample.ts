@@ -1,6 +1,6 @@
-import type { HostBook } from '../known/hosts/book.ts';
-import type { HostCard } from '../known/hosts/card.ts';
-import { bringIn, makeEmbed } from '../pipeline.ts';
+import type { HostBook } from '../../known/hosts/book.ts';
+import type { HostCard } from '../../known/hosts/card.ts';
+import { bringIn, makeEmbed } from '../../pipeline.ts';
 
 const WORDS = [
   ['High water', 'Twice a day the estuary fills the mill pond, and the sluice closes behind it.'],

@@ -1,7 +1,7 @@
-import type { Range } from '../model/place.ts';
-import type { Finding } from '../steps/check/finding.ts';
-import type { Kind } from '../model/kind.ts';
-import type { Refusal, Source } from '../model/candidate.ts';
+import type { Range } from '../../model/place.ts';
+import type { Finding } from '../../steps/check/finding.ts';
+import type { Kind } from '../../model/kind.ts';
+import type { Refusal, Source } from '../../model/candidate.ts';
 
 /** An embed where it stands. Ranges are in UTF-16 code units of the file as it was decoded. */
 export interface SweptEmbed {

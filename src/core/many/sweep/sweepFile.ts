@@ -1,13 +1,13 @@
-import { canKeep } from '../live/keep.ts';
-import type { Context } from '../context.ts';
-import { siblingsOf } from '../model/sibling.ts';
-import { bringIn, type Recognised } from '../pipeline.ts';
+import { canKeep } from '../../live/keep.ts';
+import type { Context } from '../../context.ts';
+import { siblingsOf } from '../../model/sibling.ts';
+import { bringIn, type Recognised } from '../../pipeline.ts';
 import { asItStands, changed, cutOut, loadsUnasked, type SweepSettings } from './change.ts';
 import type { Piece } from './containers/container.ts';
 import { containerOf } from './containers/list.ts';
 import type { Left, LeftWhy, SweptEmbed, SweptFile, SweptLink } from './found.ts';
 import { codeInScripts, inTemplate, surroundingsOf, type Surroundings } from './surroundings.ts';
-import { LONGEST_TEXT } from '../steps/read/read.ts';
+import { LONGEST_TEXT } from '../../steps/read/read.ts';
 
 /**
  * Every embed of a file, with what would go wrong with it and what the rules make of it. `text` is the decoded file; null
