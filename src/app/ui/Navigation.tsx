@@ -57,8 +57,8 @@ export function Navigation(): ReactElement {
       <CommandButton command={findAnything} sign={<FindSign />} words="Find" />
       <CommandButton command={undo} sign={<BackSign />} words="Undo" />
       <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
-      <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" />
-      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words="Shortcuts" className="for-keyboards" />
+      <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" className="for-wide" />
+      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words="Shortcuts" className="for-wide" />
     </nav>
   );
 }
