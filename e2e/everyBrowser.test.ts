@@ -121,6 +121,24 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
     });
   });
 
+  test('a sweep of the sample site: what the rules change, and the changed files', () =>
+    visit('/sweep', async (person) => {
+      await person.press('button', 'Try a sample site');
+      await sees(person, '12 embeds of 12 items');
+      await person.press('checkbox', 'Give frames without a title that of the heading above');
+      await sees(person, '0 after the changes');
+      const zip = await savedBy(
+        person,
+        () => person.press('button', 'Save the changed files (12 embeds)'),
+        `${name}-changed.zip`,
+      );
+      await sees(person, '12 changed files saved');
+      await person.press('button', 'New sweep');
+      await person.giveFile('Open a zip or files', zip);
+      await sees(person, '12 embeds of 12 items');
+      await sees(person, 'It is to start by itself with sound');
+    }));
+
   test('what was set is there again after a reload', () =>
     visit('/', async (person) => {
       await sees(person, 'Opening the sluice');

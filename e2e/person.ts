@@ -26,6 +26,6 @@ export const ROLES = {
   button: 'button, [role="button"]',
   link: 'a[href]',
   textbox: 'textarea, input, [role="textbox"]',
-  switch: 'input, [role="switch"]',
+  checkbox: 'input[type="checkbox"]',
 } as const;
 export type Role = keyof typeof ROLES;

@@ -6,6 +6,7 @@ import { workSchema } from '../../core/keeping/shelf/work.ts';
 import type { Work } from '../../core/keeping/shelf/work.ts';
 import type { BatchBegun, BatchEnd, BatchFile, BatchMaker, BatchProgress, BatchRow, BatchTold } from '../../workers/messages.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
+import { ofStore } from '../state/ofStore.ts';
 import { database } from '../storage/database.ts';
 import { findEmbeds } from '../storage/embeds.ts';
 
@@ -46,7 +47,7 @@ const NO_PROGRESS: BatchProgress = { states: new Uint8Array(), done: 0, coded: 0
 const EMPTY: BatchState = { phase: 'empty', table: null, progress: NO_PROGRESS, inSight: new Map(), said: null };
 
 /** The one batch of this window. It goes on while other screens are looked at. */
-class Run {
+export class BatchRun {
   private worker: Opened<BatchMaker> | null = null;
   private state: BatchState = EMPTY;
   private readonly watchers = new Set<() => void>();
@@ -140,4 +141,5 @@ class Run {
   }
 }
 
-export const run = new Run();
+/** The batch of an application. */
+export const batchOf = ofStore(() => new BatchRun());

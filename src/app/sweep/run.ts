@@ -2,7 +2,7 @@ import type { Change, SweptEmbed, SweptFile } from '../../core/many/sweep/found.
 import { NO_RULES, type Rules } from '../../core/many/sweep/rules.ts';
 import type { ChangedFile, SiteFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
-import type { Store } from '../state/store.ts';
+import { ofStore } from '../state/ofStore.ts';
 
 /** A site that is being swept, as the screen shows it. */
 export interface SweepState {
@@ -187,11 +187,5 @@ export class SweepRun {
 const changesOf = (embeds: readonly SweptEmbed[], spared: ReadonlySet<string>): Change[] =>
   embeds.flatMap((embed) => (embed.change && !spared.has(keyOf(embed)) ? [embed.change] : []));
 
-const runs = new WeakMap<Store, SweepRun>();
-
-/** The sweep of the application that this store belongs to. */
-export function sweepOf(store: Store): SweepRun {
-  const found = runs.get(store) ?? new SweepRun();
-  runs.set(store, found);
-  return found;
-}
+/** The sweep of an application. */
+export const sweepOf = ofStore(() => new SweepRun());

@@ -1,7 +1,7 @@
 import './batch.css';
 import { useDeferredValue, useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { findBatch, keepBatch, run, type KeptBatch } from '../../batch/run.ts';
+import { batchOf, findBatch, keepBatch, type KeptBatch } from '../../batch/run.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
@@ -13,6 +13,7 @@ const NOTHING: KeptBatch = { batch: '', text: '', name: '', roles: null, site: '
 /** Many links at once: rows become codes, and those that need somebody come first. */
 export function Batch(): ReactElement {
   const store = useStore() as Store;
+  const run = batchOf(store);
   // Drawn in small steps, between which the screen is free.
   const state = useDeferredValue(useSyncExternalStore(run.watch, run.look));
   const ready = useAppSelector((one) => selectGivenStatus(one) === 'ready');
@@ -21,11 +22,11 @@ export function Batch(): ReactElement {
   const [found, setFound] = useState(false);
   useEffect(() => {
     findBatch()
-      .then((kept) => kept && setBatch(kept))
+      .then((kept) => kept && setBatch((now) => (now === NOTHING ? kept : now)))
       .catch(() => undefined)
       .finally(() => setFound(true));
     void run.comeBack();
-  }, []);
+  }, [run]);
   const change = (part: Partial<KeptBatch>): KeptBatch => {
     const next = { ...batch, ...part };
     setBatch(next);
@@ -55,6 +56,6 @@ export function Batch(): ReactElement {
     change(NOTHING);
   };
   if (state.phase === 'empty' || !state.table)
-    return <BatchInput key={String(found)} batch={batch} change={change} begin={begin} ready={ready && found} />;
-  return <BatchRows state={state} batch={batch} table={state.table} begin={begin} again={again} />;
+    return <BatchInput batch={batch} change={change} begin={begin} ready={ready && found} />;
+  return <BatchRows run={run} state={state} batch={batch} table={state.table} begin={begin} again={again} />;
 }

@@ -5,12 +5,13 @@ import type { MadeRow } from '../../../core/many/batch/row.ts';
 import { SETTINGS } from '../../../core/known/settings/list.ts';
 import { countRows, sayBatch, sayRole } from '../../../messages/batch.ts';
 import { ROW_ORDER } from '../../../workers/messages.ts';
-import { run, type BatchState, type KeptBatch } from '../../batch/run.ts';
+import type { BatchRun, BatchState, KeptBatch } from '../../batch/run.ts';
 import { saveFile } from '../../ui/files.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { RowList } from './RowList.tsx';
 
 interface Props {
+  run: BatchRun;
   state: BatchState;
   batch: KeptBatch;
   table: NonNullable<BatchState['table']>;
@@ -21,7 +22,7 @@ interface Props {
 type Shown = 'all' | MadeRow['state'];
 
 /** A batch that is being made, or is: its rows, what can be set for them, and the ways out. */
-export function BatchRows({ state, batch, table, begin, again }: Props): ReactElement {
+export function BatchRows({ run, state, batch, table, begin, again }: Props): ReactElement {
   const [shown, setShown] = useState<Shown>('all');
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const { states, coded } = state.progress;
@@ -55,11 +56,11 @@ export function BatchRows({ state, batch, table, begin, again }: Props): ReactEl
             Cancel
           </Button>
         ) : (
-          <Outs batch={batch} some={coded > 0} />
+          <Outs run={run} batch={batch} some={coded > 0} />
         )}
         <Button onClick={again}>New batch</Button>
       </header>
-      <Progress state={state} total={table.count} />
+      <Progress run={run} state={state} total={table.count} />
       {choices && <Columns table={table} assign={(roles) => begin({ roles })} running={running} />}
       <div className="batch-set">
         <span>{chosen.size > 0 ? `For the ${chosen.size} chosen:` : 'For all rows:'}</span>
@@ -69,6 +70,7 @@ export function BatchRows({ state, batch, table, begin, again }: Props): ReactEl
       </div>
       {count > 0 && (
         <RowList
+          run={run}
           rows={visible}
           progress={state.progress}
           inSight={state.inSight}
@@ -91,7 +93,7 @@ function sorted(states: Uint8Array): Record<MadeRow['state'], number[]> {
 
 const allMade = (total: number): string => (total === 1 ? 'The row is made.' : `All ${total} rows are made.`);
 
-function Progress({ state, total }: { state: BatchState; total: number }): ReactElement {
+function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total: number }): ReactElement {
   const { phase } = state;
   const { done, asked, toAsk, unasked } = state.progress;
   const share = toAsk > 0 ? asked / toAsk : total === 0 ? 1 : done / total;
@@ -157,7 +159,7 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
 const TYPES = { csv: 'text/csv', html: 'text/html', zip: 'application/zip' } as const;
 
 /** The ways out: a file, or the Shelf. */
-function Outs({ batch, some }: { batch: KeptBatch; some: boolean }): ReactElement {
+function Outs({ run, batch, some }: Pick<Props, 'run' | 'batch'> & { some: boolean }): ReactElement {
   const name = batch.name.replace(/\.\w+$/, '') || 'batch';
   const save = async (kind: keyof typeof TYPES): Promise<void> =>
     saveFile(`${name}${kind === 'csv' ? '-codes' : ''}.${kind}`, await run.write(kind, name), TYPES[kind]);

@@ -4,13 +4,14 @@ import { useNavigate } from 'react-router';
 import { ROW_STATES } from '../../../messages/batch.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import type { BatchProgress, BatchRow } from '../../../workers/messages.ts';
-import { run } from '../../batch/run.ts';
+import type { BatchRun } from '../../batch/run.ts';
 import { opened } from '../../state/bench.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { findEmbed } from '../../storage/embeds.ts';
 
 interface Props {
+  run: BatchRun;
   /** Numbers of the rows, in the order in which they are shown. */
   rows: readonly number[];
   progress: BatchProgress;
@@ -26,7 +27,7 @@ const ROW = 58;
 const SEEN = 240;
 
 /** The rows of a batch; of many thousands only those in sight are drawn. */
-export function RowList({ rows, progress, inSight, chosen, choose }: Props): ReactElement {
+export function RowList({ run, rows, progress, inSight, chosen, choose }: Props): ReactElement {
   const place = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- it keeps a state of its own, and nothing of it is handed on
   const list = useVirtualizer({
@@ -38,7 +39,7 @@ export function RowList({ rows, progress, inSight, chosen, choose }: Props): Rea
   });
   const items = list.getVirtualItems();
   const wanted = items.map(({ index }) => rows[index]).join(' ');
-  useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [wanted, progress]);
+  useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [run, wanted, progress]);
   return (
     <div className="batch-list" ref={place} tabIndex={0} role="region" aria-label="Rows">
       <ul style={{ height: list.getTotalSize() }}>
@@ -52,7 +53,7 @@ export function RowList({ rows, progress, inSight, chosen, choose }: Props): Rea
               data-state={row?.state}
               style={{ transform: `translateY(${start}px)`, height: ROW }}
             >
-              {row && <Row row={row} chosen={chosen.has(number)} choose={choose} />}
+              {row && <Row run={run} row={row} chosen={chosen.has(number)} choose={choose} />}
             </li>
           );
         })}
@@ -62,12 +63,13 @@ export function RowList({ rows, progress, inSight, chosen, choose }: Props): Rea
 }
 
 interface RowProps {
+  run: BatchRun;
   row: BatchRow;
   chosen: boolean;
   choose: Props['choose'];
 }
 
-function Row({ row: { row, state, title, kind, host, code, told }, chosen, choose }: RowProps): ReactElement {
+function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, choose }: RowProps): ReactElement {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const name = useAppSelector((all) => selectCards(all).find(({ id }) => id === host)?.name);
