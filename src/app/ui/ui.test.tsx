@@ -23,6 +23,7 @@ describe('navigation', () => {
       'Bench',
       'Shelf',
       'Batch',
+      'Sweep',
       'Orders',
       'Sites',
       'Hosts',
