@@ -33,8 +33,8 @@ export default defineConfig({
           environment: 'node',
           testTimeout: 150_000,
           hookTimeout: 150_000,
-          // Once more on a machine that was held up; the report says which, and each is a fault until it is known whose.
-          retry: 1,
+          // Again on a machine that was held up; the report says which, and each is a fault until it is known whose.
+          retry: 2,
           // Two browsers at once are what two cores bear.
           maxWorkers: 2,
           maxConcurrency: 2,

@@ -16,7 +16,7 @@ import { rulesSchema } from './rules.ts';
 import { sweepFile } from './sweepFile.ts';
 
 /** Laws of a sweep, over pages made of templates with embeds of all kinds at random places, in every container. */
-const RUNS = runs(250);
+const RUNS = runs(80);
 const folder = mkdtempSync(join(tmpdir(), 'sweep-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
