@@ -28,7 +28,7 @@ export const sayLeft = (why: LeftWhy): string => (LEFT[why.code] as (why: LeftWh
 
 /** What was found, in one sentence. */
 export function sayNumbers({ files, embeds, items, hosts, findings }: Numbers): string {
-  if (embeds === 0) return `No embed in ${count(files, 'file')}.`;
+  if (embeds === 0) return `Nothing is embedded in ${count(files, 'file')}.`;
   const errors = findings.filter(({ severity }) => severity === 'error').reduce((all, { places }) => all + places, 0);
   return `${count(embeds, 'embed')} of ${count(items, 'item')} from ${count(hosts.length, 'host')} in ${count(files, 'file')}${errors > 0 ? `, ${count(errors, 'error')}` : ''}.`;
 }

@@ -1,3 +1,4 @@
+import '../../ui/difference.css';
 import { diffWordsWithSpace } from 'diff';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';

@@ -1,3 +1,4 @@
+import '../../ui/difference.css';
 import { Button } from '@mui/material';
 import { diffWordsWithSpace } from 'diff';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
@@ -53,7 +54,9 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
               <Difference before={text.slice(...range)} after={after} />
             </>
           ) : (
-            <pre>{text.slice(...range)}</pre>
+            <pre className="code-difference" tabIndex={0}>
+              {text.slice(...range)}
+            </pre>
           )}
         </div>
       )}
@@ -78,8 +81,12 @@ function Difference({ before, after }: { before: string; after: string }): React
   const parts = useMemo(() => diffWordsWithSpace(before, after), [before, after]);
   return (
     <>
-      <pre>{parts.map(({ value, added, removed }, i) => !added && (removed ? <del key={i}>{value}</del> : value))}</pre>
-      <pre>{parts.map(({ value, added, removed }, i) => !removed && (added ? <ins key={i}>{value}</ins> : value))}</pre>
+      <pre className="code-difference" tabIndex={0}>
+        {parts.map(({ value, added, removed }, i) => !added && (removed ? <del key={i}>{value}</del> : value))}
+      </pre>
+      <pre className="code-difference" tabIndex={0}>
+        {parts.map(({ value, added, removed }, i) => !removed && (added ? <ins key={i}>{value}</ins> : value))}
+      </pre>
     </>
   );
 }

@@ -30,7 +30,7 @@ export function PlaceList({ embeds, spared, spare, open, choose }: Props): React
     overscan: 4,
     getItemKey: (i) => keyOf(embeds[i]!),
   });
-  if (embeds.length === 0) return <p className="quiet">No embed is of these.</p>;
+  if (embeds.length === 0) return <p className="quiet">None of the embeds is of this kind.</p>;
   return (
     <div className="sweep-list" ref={place} tabIndex={0} role="region" aria-label="Places">
       <ul style={{ height: list.getTotalSize() }}>

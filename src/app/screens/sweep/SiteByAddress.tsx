@@ -1,5 +1,5 @@
 import { Button } from '@mui/material';
-import { useRef, useState, type FormEvent, type ReactElement } from 'react';
+import { useRef, useState, type ReactElement, type SubmitEvent } from 'react';
 import type { CrawlLeft } from '../../../core/many/sweep/crawled.ts';
 import { count, sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
 import type { SiteFile } from '../../../workers/messages.ts';
@@ -16,7 +16,7 @@ export function SiteByAddress({ disabled, begin, say }: Props): ReactElement {
   const [address, setAddress] = useState('');
   const [reading, setReading] = useState<string | null>(null);
   const running = useRef<AbortController | null>(null);
-  const read = async (event: FormEvent): Promise<void> => {
+  const read = async (event: SubmitEvent): Promise<void> => {
     event.preventDefault();
     const { signal } = (running.current = new AbortController());
     const pages: SiteFile[] = [];
