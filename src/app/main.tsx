@@ -1,4 +1,5 @@
 import './withoutEval.ts';
+import { ready } from './early.ts';
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/sometype-mono/wght.css';
 import './ui/look.css';
@@ -32,14 +33,16 @@ void readTheme(store);
 void readLayout(store);
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
-createRoot(document.querySelector('#application')!).render(
-  <CacheProvider value={createCache({ key: 'pane', nonce })}>
-    <Provider store={store}>
-      <Unbroken>
-        <BrowserRouter>
-          <Screens />
-        </BrowserRouter>
-      </Unbroken>
-    </Provider>
-  </CacheProvider>,
-);
+void ready.then(() => {
+  createRoot(document.querySelector('#application')!).render(
+    <CacheProvider value={createCache({ key: 'pane', nonce })}>
+      <Provider store={store}>
+        <Unbroken>
+          <BrowserRouter>
+            <Screens />
+          </BrowserRouter>
+        </Unbroken>
+      </Provider>
+    </CacheProvider>,
+  );
+});

@@ -2,17 +2,8 @@ import { Suspense, type ReactElement } from 'react';
 import { Route, Routes } from 'react-router';
 import { Layout } from './Layout.tsx';
 import { Bench } from './screens/bench/Bench.tsx';
-import { lazily } from './ui/lazily.ts';
-import { NotLoaded } from './ui/NotLoaded.tsx';
+import { Batch, HostBook, Orders, Shelf, Sites, Sweep, Teach } from './screens/late.ts';
 
-/** Loaded when they are first opened: the Bench has no need of them. */
-const HostBook = lazily(() => import('./screens/hosts/HostBook.tsx').then((module) => module.HostBook), NotLoaded);
-const Shelf = lazily(() => import('./screens/shelf/Shelf.tsx').then((module) => module.Shelf), NotLoaded);
-const Batch = lazily(() => import('./screens/batch/Batch.tsx').then((module) => module.Batch), NotLoaded);
-const Teach = lazily(() => import('./screens/teach/Teach.tsx').then((module) => module.Teach), NotLoaded);
-const Sweep = lazily(() => import('./screens/sweep/Sweep.tsx').then((module) => module.Sweep), NotLoaded);
-const Orders = lazily(() => import('./screens/orders/Orders.tsx').then((module) => module.Orders), NotLoaded);
-const Sites = lazily(() => import('./screens/sites/Sites.tsx').then((module) => module.Sites), NotLoaded);
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
 /** Every view has an address of its own. */

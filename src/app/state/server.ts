@@ -1,19 +1,21 @@
+import { freeze } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import { z } from 'zod';
-import { cardSchema } from '../../core/known/hosts/card.ts';
+import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
 import type { Providers } from '../../core/known/hosts/providers.ts';
 import { endpointFor } from '../../core/known/hosts/providers.ts';
 import { factsSchema } from '../../core/keeping/shelf/saved.ts';
-import { siteSchema } from '../../core/model/site.ts';
+import { siteSchema, type Site } from '../../core/model/site.ts';
 import { reachedSchema } from '../../core/proof/reach/reached.ts';
 
 /** Cards and sites that ship with the application, and a link to begin with. */
-const givenSchema = z.object({
-  cards: z.array(cardSchema),
-  sites: z.array(siteSchema).min(1),
-  example: z.string(),
-});
-export type Given = z.infer<typeof givenSchema>;
+export interface Given {
+  cards: HostCard[];
+  sites: Site[];
+  example: string;
+}
+const someCards = z.array(z.unknown());
+const someSites = z.array(siteSchema).min(1);
 const demoItems = z.array(z.object({ links: z.array(z.string()).min(1) })).min(1);
 
 const saidSchema = z.object({
@@ -80,8 +82,11 @@ export const server = createApi({
         if (failed) return { error: failed.error! };
         const [cards, sites, demo] = answers.map(({ data }) => data);
         const example = demoItems.safeParse(demo).data?.[0]?.links[1] ?? '';
-        const { data } = givenSchema.safeParse({ cards, sites, example });
-        return data ? { data } : { error: UNEXPECTED };
+        const places = someSites.safeParse(sites).data;
+        const checked = await checkCards(someCards.safeParse(cards).data ?? [undefined]);
+        if (!places || !checked) return { error: UNEXPECTED };
+        // Frozen, so that the store does not look through every card for drafts.
+        return { data: freeze({ cards: checked, sites: places, example }) };
       },
     }),
     said: build.query<Said, SaidWanted>({
@@ -120,6 +125,24 @@ export const server = createApi({
     }),
   }),
 });
+
+/** Milliseconds of checking at once, since the screen is drawn meanwhile. */
+const SLICE = 12;
+
+/** Null where one of them is none. */
+async function checkCards(cards: readonly unknown[]): Promise<HostCard[] | null> {
+  const checked: HostCard[] = [];
+  let since = performance.now();
+  for (const card of cards) {
+    const { data } = cardSchema.safeParse(card);
+    if (!data) return null;
+    checked.push(data);
+    if (performance.now() - since < SLICE) continue;
+    await new Promise((done) => setTimeout(done, 0));
+    since = performance.now();
+  }
+  return checked;
+}
 
 /** Asks once, without anybody who waits for news of it. */
 export const ONCE = { subscribe: false, forceRefetch: true } as const;

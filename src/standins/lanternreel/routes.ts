@@ -1,4 +1,6 @@
 import { Router, type Response } from 'express';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileName, serveMedia } from '../shared/media.ts';
 import { serveSearch } from '../shared/search.ts';
 import { serveOEmbed, type OEmbedAnswer } from '../shared/oembed.ts';
@@ -9,6 +11,8 @@ import type { DemoItem } from '../world.ts';
 
 const folder = import.meta.dirname;
 const playerPage = template(folder, 'player.html');
+/** Stands in the player's page itself, so that no player is drawn before it has its looks. */
+const look = readFileSync(join(folder, 'look.css'), 'utf8');
 
 /** Lanternreel: video, upright clips, playlists and live pictures. */
 export const lanternreel: StandIn = {
@@ -90,6 +94,7 @@ function frameRouter(world: StandInWorld, { follows, overruled = {} }: Ways): Ro
     response.send(
       playerPage({
         title: item.title,
+        look,
         data: asJson({ ...playerData(item, typeof request.query.run === 'string' ? request.query.run : '', world), overruled }),
       }),
     );

@@ -73,7 +73,7 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
         <>
           {all > 0 && <Button onClick={() => setOpen('coming')}>Calendar</Button>}
           <Button onClick={() => setOpen('bundle')}>Backup</Button>
-          <Reminder save={() => setOpen('bundle')} />
+          {whole && <Reminder save={() => setOpen('bundle')} />}
         </>
       )}
       <output aria-live="polite" aria-busy={!whole}>
