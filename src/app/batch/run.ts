@@ -58,7 +58,7 @@ export class BatchRun {
     this.watchers.add(watcher);
     return () => void this.watchers.delete(watcher);
   };
-  look = (): BatchState => this.state;
+  snapshot = (): BatchState => this.state;
 
   begin(begun: BatchBegun): void {
     this.worker?.end();

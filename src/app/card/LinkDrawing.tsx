@@ -34,7 +34,7 @@ export function LinkDrawing({ card, form, book, links, say, move }: Props): Reac
   const behind = url.origin.length + url.pathname.length;
   return (
     <>
-      <ul className="taken" aria-label="The share link, taken apart">
+      <ul className="link-parts" aria-label="The share link, taken apart">
         <li className="part" data-role="host">
           <code>{url.origin}</code>
           <small>the host</small>

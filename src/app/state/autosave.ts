@@ -66,9 +66,9 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
   }
 
   async function keepVersion(): Promise<void> {
-    const { taken } = store.getState().bench;
-    if (taken === null || unsaved() !== null) return;
-    await addVersion(taken.work.id, taken, Date.now());
+    const { takenCode } = store.getState().bench;
+    if (takenCode === null || unsaved() !== null) return;
+    await addVersion(takenCode.work.id, takenCode, Date.now());
     store.dispatch(versionKept());
   }
 
@@ -80,7 +80,7 @@ export function startAutosave(store: Store, windows = new BroadcastChannel(WRITE
     due = undefined;
     if (writing) return;
     const record = next();
-    if (record === null && store.getState().bench.taken === null) return;
+    if (record === null && store.getState().bench.takenCode === null) return;
     writing = record ?? true;
     const waited = record === null ? undefined : waiting.get(record.id);
     let failed = false;

@@ -18,7 +18,7 @@ export interface BenchState {
   /** Which revision of which embed was opened. */
   from: { id: string; revision: number };
   /** A code that was taken away and is not yet kept as a version. */
-  taken: { code: string; work: Work } | null;
+  takenCode: { code: string; work: Work } | null;
 }
 
 /** Id of the Bench before anything was opened on it; nothing is ever kept under it. */
@@ -32,7 +32,7 @@ const fresh = (present: Work, revision: number): BenchState => ({
   gesture: null,
   touched: false,
   from: { id: present.id, revision },
-  taken: null,
+  takenCode: null,
 });
 const initialState = fresh(emptyWork('', NOTHING_OPENED), 0);
 
@@ -92,12 +92,12 @@ export const benchSlice = createSlice({
     changed: (state, { payload: { change, gesture } }: PayloadAction<{ change: SettingsFix; gesture?: string }>) =>
       step(state, { changes: { ...state.present.changes, ...change } }, gesture ?? null),
     /** It is to be kept as it is; and what was taken away of it as a version. */
-    kept: (state, { payload }: PayloadAction<BenchState['taken']>) => {
+    kept: (state, { payload }: PayloadAction<BenchState['takenCode']>) => {
       state.touched = true;
-      state.taken = payload ?? state.taken;
+      state.takenCode = payload ?? state.takenCode;
     },
     versionKept: (state) => {
-      state.taken = null;
+      state.takenCode = null;
     },
     gestureEnded: (state) => {
       state.gesture = null;

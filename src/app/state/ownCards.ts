@@ -17,10 +17,10 @@ export const PROVIDERS = 'providers';
 export async function importCards(
   store: Store,
   files: readonly { name: string; text: string }[],
-): Promise<{ taken: HostCard[]; problems: CardProblem[] }> {
+): Promise<{ cards: HostCard[]; problems: CardProblem[] }> {
   const { cards, problems } = loadCards(files);
   await keepCards(store, cards);
-  return { taken: cards, problems };
+  return { cards, problems };
 }
 
 export async function keepCards(store: Store, cards: readonly HostCard[]): Promise<void> {
@@ -31,10 +31,10 @@ export async function keepCards(store: Store, cards: readonly HostCard[]): Promi
   await saveCards(cards).catch(() => store.dispatch(storageFound('missing')));
 }
 
-export function freeId(id: string, taken: ReadonlySet<string>): string {
+export function freeId(id: string, used: ReadonlySet<string>): string {
   for (let n = 2; ; n++) {
     const free = `${id.slice(0, 34)}-${n}`;
-    if (!taken.has(free)) return free;
+    if (!used.has(free)) return free;
   }
 }
 
@@ -51,8 +51,8 @@ export async function keepTaught(store: Store, learnt: HostCard, lesson: Omit<Le
   const { ownCards } = store.getState().world;
   const all = [...cards, ...ownCards];
   const named = all.filter(({ id }) => id === learnt.id);
-  const taken = named.length > 0 && !named.some((one) => sharesOrigin(one, learnt));
-  const card = taken ? { ...learnt, id: freeId(learnt.id, new Set(all.map(({ id }) => id))) } : learnt;
+  const clashes = named.length > 0 && !named.some((one) => sharesOrigin(one, learnt));
+  const card = clashes ? { ...learnt, id: freeId(learnt.id, new Set(all.map(({ id }) => id))) } : learnt;
   const others = store.getState().world.ownCards.filter(({ id }) => id !== card.id);
   store.dispatch(ownCardsRead([...others, card]));
   await saveTaught(card, lesson).catch(() => store.dispatch(storageFound('missing')));

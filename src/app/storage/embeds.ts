@@ -83,10 +83,14 @@ export async function listEmbeds(): Promise<SavedEmbed[]> {
 }
 
 /** What is known of an embed besides its work: tags, placements, how far it has come. */
-export type Kept = Partial<Pick<SavedEmbed, 'tags' | 'placed' | 'stage' | 'facts'>>;
+export type EmbedNotes = Partial<Pick<SavedEmbed, 'tags' | 'placed' | 'stage' | 'facts'>>;
 
 /** Changes what is kept of some embeds; rejected, and none is changed, where it would be more than can be kept. */
-export async function changeEmbeds(ids: readonly string[], change: (embed: SavedEmbed) => Kept, now: number): Promise<void> {
+export async function changeEmbeds(
+  ids: readonly string[],
+  change: (embed: SavedEmbed) => EmbedNotes,
+  now: number,
+): Promise<void> {
   await database.transaction('rw', embeds, async () => {
     const found = await findEmbeds(ids);
     await embeds.bulkPut(found.map((embed) => savedSchema.parse({ ...embed, ...change(embed), changed: now })));

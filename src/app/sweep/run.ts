@@ -64,7 +64,7 @@ export class SweepRun {
     this.watchers.add(watcher);
     return () => void this.watchers.delete(watcher);
   };
-  look = (): SweepState => this.state;
+  snapshot = (): SweepState => this.state;
 
   /** Looks into all files; with other rules, once more. */
   begin(begun: SweepBegun, { name, files, note, folder }: OpenedSite): void {

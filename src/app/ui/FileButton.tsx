@@ -9,11 +9,11 @@ interface Props {
   multiple?: boolean;
   disabled?: boolean;
   /** Is called with the texts of the files; not at all when none was chosen. */
-  taken: (files: NamedText[]) => unknown;
+  give: (files: NamedText[]) => unknown;
 }
 
 /** A button that opens files of texts; the field is empty again afterwards, so that the same file can be chosen anew. */
-export const FileButton = ({ words, accept, multiple = false, disabled = false, taken }: Props): ReactElement => (
+export const FileButton = ({ words, accept, multiple = false, disabled = false, give }: Props): ReactElement => (
   <Button component="label" role={undefined} disabled={disabled}>
     {words}
     <input
@@ -22,7 +22,7 @@ export const FileButton = ({ words, accept, multiple = false, disabled = false, 
       className="hidden-words"
       multiple={multiple}
       disabled={disabled}
-      onChange={({ target }) => void readFiles(target).then((files) => files.length > 0 && taken(files))}
+      onChange={({ target }) => void readFiles(target).then((files) => files.length > 0 && give(files))}
     />
   </Button>
 );

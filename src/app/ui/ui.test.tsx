@@ -128,11 +128,11 @@ describe('a setting picked away from the Bench', () => {
 });
 
 test('a file button gives the texts of what was chosen, and takes the same file again', async () => {
-  const taken = vi.fn();
-  const user = renderIn(storeWith(VIDEO), <FileButton words="Bring a file in" accept=".csv" taken={taken} />);
+  const give = vi.fn();
+  const user = renderIn(storeWith(VIDEO), <FileButton words="Bring a file in" accept=".csv" give={give} />);
   const field = document.querySelector<HTMLInputElement>('input[type="file"]')!;
   const file = new File(['a,b'], 'list.csv', { type: 'text/csv' });
   await user.upload(field, file);
-  await waitFor(() => expect(taken).toHaveBeenCalledExactlyOnceWith([{ name: 'list.csv', text: 'a,b' }]));
+  await waitFor(() => expect(give).toHaveBeenCalledExactlyOnceWith([{ name: 'list.csv', text: 'a,b' }]));
   expect(field.value).toBe('');
 });

@@ -15,7 +15,7 @@ export function Batch(): ReactElement {
   const store = useStore() as Store;
   const run = batchOf(store);
   // Drawn in small steps, between which the screen is free.
-  const state = useDeferredValue(useSyncExternalStore(run.watch, run.look));
+  const state = useDeferredValue(useSyncExternalStore(run.watch, run.snapshot));
   const ready = useAppSelector((one) => selectGivenStatus(one) === 'ready');
   const sites = useAppSelector(selectSites);
   const [batch, setBatch] = useState<KeptBatch>(NOTHING);

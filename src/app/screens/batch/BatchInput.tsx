@@ -66,7 +66,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         <FileButton
           words="Open a file"
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"
-          taken={([file]) => take(file!.text, nameOf(file!))}
+          give={([file]) => take(file!.text, nameOf(file!))}
         />
         {long && <Button onClick={() => take('')}>Empty the field</Button>}
         {batch.text === '' && <Button onClick={() => take(example(link))}>Try an example</Button>}

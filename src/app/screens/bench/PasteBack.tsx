@@ -56,7 +56,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
           onChange={(event) => setBack(event.target.value)}
         />
       </label>
-      <FileButton words="Open a saved page" accept=".html,.htm,text/html" taken={([file]) => setBack(file!.text)} />
+      <FileButton words="Open a saved page" accept=".html,.htm,text/html" give={([file]) => setBack(file!.text)} />
       <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
     </DialogFrame>
   );

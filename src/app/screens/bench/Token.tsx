@@ -15,7 +15,7 @@ const PLAIN: readonly PlanState[] = ['sent', 'done here'];
 export const tokenElementId = (id: SettingId): string => `token-${id}`;
 
 /** What a token shows, as plain values: most changes of the embed leave most tokens as they are. */
-function look(state: State, id: SettingId) {
+function shownOf(state: State, id: SettingId) {
   const embed = selectEmbed(state);
   if (!embed) return null;
   const { pointed, open } = state.view;
@@ -36,7 +36,7 @@ function look(state: State, id: SettingId) {
 /** One setting as a short sentence, or by its name alone. How far it is honoured shows in its line and in words. */
 export const Token = memo(function Token({ id, brief = false }: { id: SettingId; brief?: boolean }): ReactElement | null {
   const dispatch = useAppDispatch();
-  const shown = useAppSelector((state) => look(state, id), shallowEqual);
+  const shown = useAppSelector((state) => shownOf(state, id), shallowEqual);
   if (!shown) return null;
   return (
     <button

@@ -16,9 +16,9 @@ export function Imports(): ReactElement {
   const providers = useAppSelector((state) => state.world.providers);
   const [answer, setAnswer] = useState<{ words: string; problems: string[] } | null>(null);
   const takeCards = async (files: NamedText[]): Promise<void> => {
-    const { taken, problems } = await importCards(store, files);
+    const { cards, problems } = await importCards(store, files);
     const refused = new Set(problems.map((p) => p.file)).size;
-    const words = `${taken.length} ${taken.length === 1 ? 'card' : 'cards'} taken in${refused > 0 ? `, ${refused} refused:` : '.'}`;
+    const words = `${cards.length} ${cards.length === 1 ? 'card' : 'cards'} taken in${refused > 0 ? `, ${refused} refused:` : '.'}`;
     setAnswer({ words, problems: problems.map(sayCardProblem) });
   };
   const takeProviders = async ([file]: NamedText[]): Promise<void> => {
@@ -27,11 +27,11 @@ export function Imports(): ReactElement {
   };
   return (
     <div className="imports">
-      <FileButton words="Bring in cards" accept={JSON_FILES} multiple taken={takeCards} />
+      <FileButton words="Bring in cards" accept={JSON_FILES} multiple give={takeCards} />
       <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
         Export my cards
       </Button>
-      <FileButton words="Bring in a provider list" accept={JSON_FILES} taken={takeProviders} />
+      <FileButton words="Bring in a provider list" accept={JSON_FILES} give={takeProviders} />
       <p className="quiet">
         {providers.length > 0
           ? `${providers.length} oEmbed providers are asked for links of no card.`

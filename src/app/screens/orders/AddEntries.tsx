@@ -50,11 +50,11 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
           .filter(({ title, item, host }) => item && !held.has(item) && `${title} ${host}`.toLowerCase().includes(wanted))
           .slice(0, MOST_SHOWN);
   const take = (more: readonly (Entry | null)[]): void => {
-    const taken = more.filter((one) => one !== null);
-    add(taken);
+    const found = more.filter((one) => one !== null);
+    add(found);
     setText('');
     // Titles and lengths come when the hosts have answered; until then the address stands there.
-    for (const { id, address, title } of taken)
+    for (const { id, address, title } of found)
       if (title === '')
         void dispatch(server.endpoints.said.initiate({ link: address, about: address, width: 640 }, { subscribe: false })).then(
           ({ data }) => {

@@ -126,7 +126,7 @@ function Row({ entry, place, notes, set, remove }: RowProps): ReactElement {
           <FileButton
             words={entry.transcript.length > 0 ? 'Other transcript' : 'Transcript or chapters'}
             accept=".vtt,.srt,.json"
-            taken={takeWords}
+            give={takeWords}
           />
           <Button aria-label={`Remove ${name}`} onClick={remove}>
             Remove

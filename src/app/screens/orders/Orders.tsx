@@ -106,7 +106,7 @@ function Begin(): ReactElement {
       <FileButton
         words="Bring a file in"
         accept=".xml,.rss,.atom,.json,.xspf,.m3u,.m3u8,.csv"
-        taken={([file]) => file && bring(file.text, undefined)}
+        give={([file]) => file && bring(file.text, undefined)}
       />
       <p role="status">{said}</p>
     </div>

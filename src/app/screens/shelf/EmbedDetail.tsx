@@ -13,7 +13,7 @@ import { sayFindingCode, STATE_NAMES } from '../../../messages/shelf.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type Kept } from '../../storage/embeds.ts';
+import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type EmbedNotes } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Versions } from './Versions.tsx';
 
@@ -37,7 +37,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const sites = useAppSelector(selectSites);
-  const change = (part: Kept): void => void changeEmbeds([embed.id], () => part, Date.now());
+  const change = (part: EmbedNotes): void => void changeEmbeds([embed.id], () => part, Date.now());
   const reaim = (id: string): void => {
     const to = sites.find((site) => site.id === id);
     if (to) void replaceWorks([reaimIn(store.getState(), embed, to)], Date.now());
@@ -131,7 +131,7 @@ function OneLine({ label, value, keep }: { label: string; value: string; keep: (
 }
 
 /** The pages in which it stands, as many as there are. */
-function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Kept) => void }): ReactElement {
+function Placements({ embed, change }: { embed: SavedEmbed; change: (part: EmbedNotes) => void }): ReactElement {
   const [address, setAddress] = useState('');
   const [wrong, setWrong] = useState(false);
   const add = (event: SyntheticEvent): void => {

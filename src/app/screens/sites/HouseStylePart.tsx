@@ -85,7 +85,7 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
         >
           Export the style
         </Button>
-        <FileButton words="Bring a style in" accept=".json,application/json" taken={bringIn} />
+        <FileButton words="Bring a style in" accept=".json,application/json" give={bringIn} />
         <select aria-label="Carry it to another site" value="" onChange={(event) => carry(event.target.value)}>
           <option value="">Carry to …</option>
           {others.map(({ id, name }) => (

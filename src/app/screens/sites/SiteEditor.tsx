@@ -121,7 +121,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
             <FileButton
               words="Bring in design tokens"
               accept=".json,application/json"
-              taken={([file]) => {
+              give={([file]) => {
                 const palette = readTokens(file!.text);
                 if (palette.length > 0) change({ palette });
               }}

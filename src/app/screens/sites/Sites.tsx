@@ -66,13 +66,13 @@ export function Sites(): ReactElement {
         <Button variant="outlined" disabled={sites.length === 0} onClick={() => void another()}>
           New site, like this one
         </Button>
-        <FileButton words="Bring a site in" accept=".json,application/json" taken={bringIn} />
+        <FileButton words="Bring a site in" accept=".json,application/json" give={bringIn} />
         <FileButton
           words="Learn a site from a saved page"
           multiple
           accept=".html,.htm,.css,text/html,text/css"
           disabled={sites.length === 0}
-          taken={learn}
+          give={learn}
         />
         <p className="quiet">Choose the page and its style sheets together; nothing in them is run.</p>
         <p role="status" className="wrong">

@@ -14,7 +14,7 @@ import { SweepView } from './SweepView.tsx';
 export function Sweep(): ReactElement {
   const store = useStore() as Store;
   const run = sweepOf(store);
-  const state = useDeferredValue(useSyncExternalStore(run.watch, run.look));
+  const state = useDeferredValue(useSyncExternalStore(run.watch, run.snapshot));
   const ready = useAppSelector((one) => selectGivenStatus(one) === 'ready');
   const sites = useAppSelector(selectSites);
   const [chosen, setChosen] = useState('');

@@ -48,7 +48,7 @@ export function LinksPart({ card, book, change, replace }: Props): ReactElement 
             )}
             <p aria-hidden="true">becomes</p>
             {frame ? (
-              <ul className="taken" aria-label="The frame address, taken apart">
+              <ul className="link-parts" aria-label="The frame address, taken apart">
                 <Taken address={frame} book={book} />
               </ul>
             ) : (
