@@ -1,7 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createServer, request } from 'node:http';
+import { JSDOM } from 'jsdom';
+import { once } from 'node:events';
 import { createRequire } from 'node:module';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -12,11 +13,23 @@ import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { newOrder, type Order } from '../src/core/order/order.ts';
 import { pageOf } from '../src/core/order/page/page.ts';
-import { SCRIPT } from '../src/core/order/page/script.ts';
+import { SCRIPT_HASH } from '../src/core/order/page/script.ts';
 import { readCardFiles, readSites } from '../src/standins/world.ts';
 import { findings } from './axe.ts';
 import { useServerAndBrowser, visitor } from './world.ts';
-import { find, goTo, newVisitor, press, readClipboard, reload, serveForeignPage, until, waitForText } from './driver.ts';
+import {
+  find,
+  goTo,
+  newVisitor,
+  press,
+  readClipboard,
+  reload,
+  serveForeignPage,
+  until,
+  waitForNoText,
+  waitForText,
+} from './driver.ts';
+import { giveFile } from './files.ts';
 
 const world = useServerAndBrowser();
 const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;
@@ -106,13 +119,46 @@ const sample = (): Order =>
     ],
   });
 
+/** Says to the show that a week has gone by, or that it has not. */
+async function week(method: 'POST' | 'DELETE'): Promise<void> {
+  const { hostname, port } = new URL(world.host('earbrook'));
+  const asked = request({
+    host: '127.0.0.1',
+    port,
+    method,
+    path: '/show/millers-diary/week',
+    headers: { Host: `${hostname}:${port}` },
+  });
+  asked.end();
+  await once(asked, 'response');
+}
+
+/** Brings a running order in as a file, as somebody has it from a colleague. */
+async function bring(page: Page, order: Order): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'order-'));
+  const file = join(folder, 'order.json');
+  writeFileSync(file, JSON.stringify(order));
+  await giveFile(page, 'Bring a file in', file);
+  await waitForText(page, `${order.entries.length} entries`);
+  rmSync(folder, { recursive: true });
+}
+
+async function copied(page: Page, form: string): Promise<string> {
+  await (await find(page, 'combobox', 'Code')).select(form);
+  await press(page, 'button', 'Copy the code');
+  await waitForText(page, 'Copied.');
+  return readClipboard(page);
+}
+
+/** The film of the player, in its frame or in the page itself. */
+const film = (): HTMLVideoElement | null =>
+  (document.querySelector('div[lang]')?.shadowRoot ?? document).querySelector('.stage video');
+
 describe('a running order', () => {
   test('of four entries from four hosts plays through in a foreign page by itself, each from and to its second', () =>
     withOrders(async (page) => {
       await compose(page);
-      await press(page, 'button', 'Copy the code');
-      await waitForText(page, 'Copied: the page is within the code.');
-      const code = await readClipboard(page);
+      const code = await copied(page, 'whole');
       const foreign = await serveForeignPage(code);
       const visitor = await newVisitor(world.browser);
       const asked: string[] = [];
@@ -150,9 +196,7 @@ describe('a running order', () => {
       await press(page, 'button', 'Add these 3 links');
       await waitForText(page, '3 entries');
       await waitForText(page, 'Kept');
-      await press(page, 'button', 'Copy the code');
-      await waitForText(page, 'Copied: the page is within the code.');
-      const foreign = await serveForeignPage(await readClipboard(page));
+      const foreign = await serveForeignPage(await copied(page, 'whole'));
       const visitor = await newVisitor(world.browser);
       await goTo(visitor.page, foreign.address);
       const frame = await player(visitor.page);
@@ -193,6 +237,97 @@ describe('a running order', () => {
       await until(page, (label) => document.querySelectorAll('.order-handle')[1]?.getAttribute('aria-label') === label, name);
     }));
 
+  test('of a podcast has what is said and its chapters, and a week later two more episodes and nothing else', () =>
+    withOrders(async (page) => {
+      await week('DELETE');
+      await (
+        await find(page, 'textbox', 'Address of a feed or playlist')
+      ).type(`${world.host('earbrook')}/show/millers-diary/podcast.xml`);
+      await press(page, 'button', 'Bring it in');
+      await press(page, 'button', 'Bring in the transcripts and chapters of 9 entries');
+      await waitForText(page, 'All 9 are brought in.');
+      await press(page, 'button', 'Make entries of the chapters of Frost on the wheel');
+      await waitForText(page, '10 entries');
+      await waitForText(page, 'Kept');
+      const before = new JSDOM(await copied(page, 'whole')).window.document.querySelector('iframe')!.srcdoc;
+      await week('POST');
+      await press(page, 'button', 'What is new');
+      await waitForText(page, 'New: Slack water; The ferryman’s loaf.');
+      await waitForText(page, '12 entries');
+      await waitForText(page, 'Kept');
+      const after = new JSDOM(await copied(page, 'whole')).window.document.querySelector('iframe')!.srcdoc;
+      const rows = (html: string): string[] =>
+        [...new JSDOM(html).window.document.querySelectorAll('main > ol > li')].map((row) =>
+          row.innerHTML.replace(/ data-i="\d+"/g, ''),
+        );
+      expect(rows(after).slice(2)).toEqual(rows(before));
+      expect(rows(before)[1]).toContain('While the wheel turns');
+      const said = new JSDOM(after).window.document.querySelectorAll('.transcript');
+      expect(said.length).toBe(10);
+      const style = (html: string): string => html.slice(0, html.indexOf('<main'));
+      expect(style(after)).toBe(style(before));
+    }));
+
+  test.each(['whole', 'script', 'inline'])('plays in a page of others as %s, with its text around it', (form) =>
+    withOrders(async (page) => {
+      await bring(page, sample());
+      await press(page, 'checkbox', 'With its text around it, for search engines');
+      const foreign = await serveForeignPage(await copied(page, form));
+      const { page: foreigner, context } = await newVisitor(world.browser);
+      await goTo(foreigner, foreign.address);
+      const data = await foreigner.$eval('[type="application/ld+json"]', (script) => script.textContent);
+      expect(JSON.parse(data)).toMatchObject({ '@type': 'ItemList', numberOfItems: 2 });
+      expect(await foreigner.$eval('body > details', (text) => text.textContent)).toContain('this wheel does not');
+      const place = form === 'inline' ? foreigner.mainFrame() : await player(foreigner);
+      await (await place.waitForSelector('pierce/.press'))!.click();
+      await until(place, film);
+      await place.waitForFunction(`(${film.toString()})()?.currentTime > 0`);
+      await (await place.waitForSelector('pierce/.said a'))!.click();
+      // Its style keeps to itself, and so does that of the page.
+      if (form === 'inline') expect(await foreigner.$eval('body', (body) => getComputedStyle(body).margin)).toBe('8px');
+      await context.close();
+      await foreign.stop();
+    }),
+  );
+
+  test('begins by itself without sound where it is asked to, until somebody wants to hear it', () =>
+    withOrders(async (page) => {
+      await bring(page, sample());
+      await press(page, 'checkbox', 'Begins by itself, without sound');
+      await (await find(page, 'combobox', 'Volume')).select('50');
+      await waitForText(page, 'Kept');
+      const foreign = await serveForeignPage(await copied(page, 'whole'));
+      const { page: foreigner, context } = await newVisitor(world.browser);
+      await goTo(foreigner, foreign.address);
+      const frame = await player(foreigner);
+      await frame.waitForFunction(`(${film.toString()})()?.currentTime > 0`);
+      const heard = (): Promise<[boolean, number]> =>
+        frame.$eval('.stage video', (video): [boolean, number] => [video.muted, video.volume]);
+      expect(await heard()).toEqual([true, 0.5]);
+      await (await frame.waitForSelector('::-p-text(Turn the sound on)'))!.click();
+      expect(await heard()).toEqual([false, 0.5]);
+      await context.close();
+      await foreign.stop();
+    }));
+
+  test('tells what is wrong, and one press puts it right', () =>
+    withOrders(async (page) => {
+      const [first, second] = sample().entries;
+      await bring(page, { ...sample(), entries: [first!, { ...second!, from: 20, until: 10 }] });
+      await waitForText(page, 'The clip of “Opening the sluice” ends before it begins.');
+      await press(page, 'button', 'Play to the end');
+      await waitForNoText(page, 'ends before it begins');
+      await (
+        await find(page, 'textbox', 'Add by link, or from the Shelf by its title')
+      ).type(`${world.host('lanternreel')}/see/gone0000`);
+      await press(page, 'button', 'Add this link');
+      await waitForText(page, '3 entries');
+      await press(page, 'button', 'Ask whether visitors get each entry');
+      await waitForText(page, 'Visitors do not get');
+      await press(page, 'button', 'Take it out');
+      await waitForText(page, '2 entries');
+    }));
+
   test('is a page without error and without anything that axe finds, under a strict policy, and reads without script', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'order-'));
     const file = join(folder, 'order.html');
@@ -201,9 +336,10 @@ describe('a running order', () => {
       site: readSites(world.server.port)[0]!,
     });
     writeFileSync(file, html);
-    execFileSync('java', ['-jar', vnu, '--errors-only', '--format', 'gnu', file], { encoding: 'utf8', stdio: 'pipe' });
-    const hash = createHash('sha256').update(SCRIPT).digest('base64');
-    const policy = `default-src 'none'; script-src 'sha256-${hash}'; style-src 'unsafe-inline'; media-src http:; frame-src http:`;
+    // The checker does not know container queries yet (CSS Containment 3, section 5).
+    const known = ['--filterpattern', '.*(?:container-type|@container).*'];
+    execFileSync('java', ['-jar', vnu, '--errors-only', ...known, '--format', 'gnu', file], { encoding: 'utf8', stdio: 'pipe' });
+    const policy = `default-src 'none'; script-src '${SCRIPT_HASH}'; style-src 'unsafe-inline'; media-src http:; frame-src http:`;
     const server = createServer((_, response) =>
       response.setHeader('Content-Type', 'text/html; charset=utf-8').setHeader('Content-Security-Policy', policy).end(html),
     ).listen(0);

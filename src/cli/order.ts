@@ -79,7 +79,7 @@ function outOf(whole: Order, { as = 'page', site, hosts }: Options): string {
   const format = FORMATS.find(({ id }) => id === as);
   if (format) return format.write(whole);
   if (as !== 'page') throw new UsageError(`--as takes page, ${FORMATS.map(({ id }) => id).join(', ')}.`);
-  const { html, notes } = pageOf(whole, { book: openBook(hosts), site: site === undefined ? sampleSite() : readSite(site) });
-  notes.forEach((all, i) => all.forEach((note) => console.error(`${i + 1}. ${whole.entries[i]!.title}: ${sayPlayNote(note)}`)));
+  const { html, played } = pageOf(whole, { book: openBook(hosts), site: site === undefined ? sampleSite() : readSite(site) });
+  played.forEach(({ notes }, i) => notes.forEach((note) => console.error(`${i + 1}. ${whole.entries[i]!.title}: ${sayPlayNote(note)}`)));
   return html;
 }

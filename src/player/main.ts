@@ -1,11 +1,13 @@
 import type { PageData } from '../core/order/page/data.ts';
 import type { Plays } from '../core/order/plays.ts';
 
+/** The page itself; or the element before the script, where the player is laid into a page of others. */
+const root: Document | ShadowRoot = document.currentScript?.previousElementSibling?.shadowRoot ?? document;
 /** The script of the page that plays a running order. It asks for nothing before a visitor does. */
-const { words, continuous, loop, first, download, entries } = JSON.parse(
-  document.querySelector('#order')!.textContent,
+const { words, continuous, loop, first, download, autoplay, volume, entries } = JSON.parse(
+  root.querySelector('#order')!.textContent,
 ) as PageData;
-const find = <E extends HTMLElement>(selector: string): E => document.querySelector<E>(selector)!;
+const find = <E extends HTMLElement>(selector: string): E => root.querySelector<E>(selector)!;
 const make = <Tag extends keyof HTMLElementTagNameMap>(
   tag: Tag,
   given: Partial<HTMLElementTagNameMap[Tag]> = {},
@@ -20,16 +22,20 @@ let done = false;
 let waiting = 0;
 let started = false;
 let wanted = 0;
+let time = 0;
+/** What begins by itself may not be heard, until somebody wants to hear it. */
+let silent = autoplay;
 
 const press = make('button', { className: 'press', type: 'button' });
 const back = make('button', { type: 'button', textContent: words.back });
 const next = make('button', { type: 'button', textContent: words.next });
 const stay = make('button', { type: 'button', textContent: words.stay, hidden: true });
+const sound = make('button', { type: 'button', textContent: words.sound, hidden: !autoplay });
 const told = make('p');
 told.setAttribute('role', 'status');
 const save = make('a', { textContent: words.save, hidden: true });
 save.download = '';
-bar.append(back, next, told, stay, save);
+bar.append(back, next, sound, told, stay, save);
 for (const element of list.querySelectorAll('audio,video')) element.remove();
 stage.hidden = bar.hidden = false;
 
@@ -50,11 +56,12 @@ function choose(i: number): void {
   next.disabled = i === entries.length - 1 && loop !== 'all';
   save.hidden = !download || (plays.by !== 'audio' && plays.by !== 'video');
   if (!save.hidden) save.href = (plays as { src: string }).src;
-  for (const part of document.querySelectorAll<HTMLElement>('.transcript')) part.hidden = Number(part.dataset.i) !== i;
+  for (const part of root.querySelectorAll<HTMLElement>('.transcript')) part.hidden = Number(part.dataset.i) !== i;
   told.textContent = '';
 }
 
 function stop(): void {
+  time = 0;
   clearTimeout(waiting);
   stay.hidden = true;
   media?.pause();
@@ -74,6 +81,8 @@ function play(i: number, from?: number): void {
   const element = make(entry.plays.by, { controls: true, src: entry.plays.src });
   element.setAttribute('aria-label', entry.title);
   media = element;
+  element.volume = volume;
+  element.muted = silent;
   // Where the file allows it, it is asked for from there (Media Fragments, section 4.2.1); the seek holds in any case.
   element.addEventListener('loadedmetadata', () => start > 0 && (element.currentTime = start), { once: true });
   element.addEventListener('timeupdate', () => element === media && timeIs(element.currentTime));
@@ -85,7 +94,12 @@ function play(i: number, from?: number): void {
 
 function playFrame({ src, allow, ratio, height }: Extract<Plays, { by: 'frame' }>, start: number): void {
   const [w, h] = ratio.split(':');
-  frame = make('iframe', { src, allow, title: entries[at]!.title, allowFullscreen: true });
+  frame = make('iframe', {
+    src: silent ? (entries[at]!.silent ?? src) : src,
+    allow,
+    title: entries[at]!.title,
+    allowFullscreen: true,
+  });
   frame.style.cssText = height === null ? `aspect-ratio:${w}/${h}` : `height:${height}px`;
   started = false;
   // What the address says already is not asked for again.
@@ -139,6 +153,7 @@ const ask = (message: unknown, time: number): void =>
   );
 
 function timeIs(seconds: number): void {
+  time = seconds;
   follow(seconds);
   const { from = 0, until } = entries[at]!;
   if (until !== undefined && seconds >= until && seconds > from && !done) {
@@ -173,7 +188,19 @@ function refused(): void {
   waiting = window.setTimeout(() => play(at === entries.length - 1 ? 0 : at + 1), PAUSE * 1000);
 }
 
-press.addEventListener('click', () => play(at));
+function hear(): void {
+  silent = false;
+  sound.hidden = true;
+}
+sound.addEventListener('click', () => {
+  hear();
+  if (media) media.muted = false;
+  else play(at, time || undefined);
+});
+press.addEventListener('click', () => {
+  hear();
+  play(at);
+});
 back.addEventListener('click', () => play(at - 1));
 next.addEventListener('click', () => play(at === entries.length - 1 ? 0 : at + 1));
 stay.addEventListener('click', () => {
@@ -192,7 +219,7 @@ function jump(i: number, seconds: number): void {
     return ask(plays.reports.ask.seek, seconds);
   play(i, seconds);
 }
-document.addEventListener('click', (event) => {
+(root as Document).addEventListener('click', (event) => {
   const link = (event.target as Element).closest<HTMLAnchorElement>('a[data-i],.said a');
   if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
   event.preventDefault();
@@ -202,7 +229,7 @@ document.addEventListener('click', (event) => {
 });
 list.addEventListener('keydown', (event) => {
   const step = { ArrowDown: 1, ArrowUp: -1, Home: -Infinity, End: Infinity }[event.key];
-  const now = links.indexOf(document.activeElement as HTMLAnchorElement);
+  const now = links.indexOf(root.activeElement as HTMLAnchorElement);
   if (step === undefined || now < 0) return;
   event.preventDefault();
   const to = links[Math.min(links.length - 1, Math.max(0, now + step))]!;
@@ -222,7 +249,7 @@ interface Said {
   now: number;
 }
 const said = new Map<number, Said>();
-for (const part of document.querySelectorAll<HTMLElement>('.transcript')) {
+for (const part of root.querySelectorAll<HTMLElement>('.transcript')) {
   const cues = [...part.querySelectorAll<HTMLAnchorElement>('.said a')];
   const follows = make('input', { type: 'checkbox', checked: true });
   const field = make('input', { type: 'search' });
@@ -305,3 +332,4 @@ function follow(seconds: number): void {
 }
 
 if (entries.length > 0) choose(first);
+if (entries.length > 0 && autoplay) play(first);

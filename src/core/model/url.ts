@@ -67,3 +67,8 @@ export const domainOf = (origin: string): string =>
     .split('.')
     .slice(-2)
     .join('.');
+
+/** Secure Contexts, section 3.1: loopback names are trustworthy over http too. */
+const LOOPBACK = /^(?:.+\.)?localhost$|^127(?:\.\d{1,3}){3}$|^\[::1\]$/;
+/** Whether an address is of this machine itself. */
+export const isLoopback = ({ hostname }: Pick<URL, 'hostname'>): boolean => LOOPBACK.test(hostname);

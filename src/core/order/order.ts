@@ -28,6 +28,7 @@ export type Chapter = z.infer<typeof chapter>;
 const entry = z.strictObject({
   id: z.string().min(1).max(400).describe('Of its own within the order; of a feed, that of the feed'),
   address: webAddress.describe('A share link, a frame address, or a media file'),
+  media: z.enum(['audio', 'video']).optional().describe('What its file is, where a feed says so and its name does not'),
   page: webAddress.optional().describe('Where it is written about, where that is not the address'),
   title: z.string().max(300).default(''),
   words: z.string().max(5000).default(''),
@@ -38,6 +39,8 @@ const entry = z.strictObject({
   until: seconds.optional().describe('Where its clip ends'),
   chapters: z.array(chapter).max(2000).default([]),
   transcript: z.array(cue).max(MOST_CUES).default([]),
+  chaptersAt: webAddress.optional().describe('Where its feed says that its chapters are'),
+  transcriptAt: webAddress.optional().describe('Where its feed says that its transcript is'),
 });
 export type Entry = z.infer<typeof entry>;
 
@@ -53,6 +56,8 @@ export const orderSchema = z.strictObject({
   layout: z.enum(LAYOUTS).default('beside').describe('Where the list stands: it follows the width of the frame'),
   continuous: z.boolean().default(true).describe('Whether the next entry begins by itself'),
   loop: z.enum(LOOPS).default('none'),
+  autoplay: z.boolean().default(false).describe('Whether the first entry begins by itself, which browsers allow without sound'),
+  volume: z.number().min(0).max(1).default(1).describe('How loud media files begin, from 0 to 1'),
   first: z.number().int().min(0).max(MOST_ENTRIES).default(0).describe('The entry that is shown first, from 0'),
   accent: z
     .string()
@@ -90,7 +95,7 @@ export const newOrder = (id: string, given: Partial<z.input<typeof orderSchema>>
   orderSchema.parse({ format: 'refenestra-running-order/1', id, entries: [], ...given });
 
 /** An entry of what was found somewhere; null where it has no address. Texts are cut where they are longer than any reader has use for. */
-export function entryOf(given: Record<keyof Entry, unknown>): Entry | null {
+export function entryOf(given: Partial<Record<keyof Entry, unknown>>): Entry | null {
   const cut = (value: unknown, most: number): string => (typeof value === 'string' ? value.trim().slice(0, most) : '');
   const read = entry.safeParse({
     ...given,
@@ -112,3 +117,7 @@ export function withNews(order: Order, found: Found, newest = Infinity): { order
     order: { ...order, entries, seen: [...new Set([...found.entries.map(({ id }) => id), ...order.seen])].slice(0, 20_000) },
   };
 }
+
+/** Whether a feed names a transcript or chapters of an entry that it does not have yet. */
+export const namesMore = ({ transcriptAt, transcript, chaptersAt, chapters }: Entry): boolean =>
+  (transcriptAt !== undefined && transcript.length === 0) || (chaptersAt !== undefined && chapters.length === 0);

@@ -3,6 +3,7 @@ import type { PlayerMessages } from '../known/hosts/card.ts';
 import type { Settings } from '../known/settings/list.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { frameAddress } from '../steps/write/address.ts';
+import { MOVING } from '../steps/check/rule.ts';
 import { USUAL_FORM } from '../steps/write/forms/list.ts';
 import type { Entry } from './order.ts';
 
@@ -31,18 +32,41 @@ export type PlayNote =
   /** Its host neither begins by itself nor when asked to: somebody has to press again, in the player. */
   | 'pressAgain'
   | 'clipOverruns'
+  /** Its host cannot be muted, so that no browser lets it begin by itself. */
+  | 'notMuted'
+  /** A stream, which not every browser plays by itself. */
+  | 'streamNotEverywhere'
   | 'notPlayable';
 
-const AS_LINK: { plays: Plays; notes: PlayNote[]; seeks: boolean } = {
+/** How an entry is played, and what cannot be done. */
+export interface Played {
+  plays: Plays;
+  notes: readonly PlayNote[];
+  /** Whether its address does not say where it begins, so that it has to be asked. */
+  seeks: boolean;
+}
+
+const AS_LINK: Played = {
   plays: { by: 'link' },
   notes: ['notPlayable'],
   seeks: false,
 };
 
-/** How an entry is played, and what it cannot do. */
-export function playsOf(entry: Entry, book: HostBook): { plays: Plays; notes: PlayNote[]; seeks: boolean } {
+/** A manifest of HTTP Live Streaming (RFC 8216), which some browsers play by themselves. */
+const STREAM = /\.m3u8$/i;
+
+/** How an entry is played, and what it cannot do; silently where it may begin without a visitor's press. */
+export function playsOf(entry: Entry, book: HostBook, silently = false): Played {
   const item = bringIn(entry.address, book).find((one) => one.item)?.item;
-  if (!item || item.plain) return AS_LINK;
+  const stream = STREAM.test(new URL(entry.address).pathname);
+  if (!item || item.plain)
+    return entry.media === undefined && !stream
+      ? AS_LINK
+      : {
+          plays: { by: entry.media ?? 'video', src: entry.address },
+          notes: stream ? ['streamNotEverywhere'] : [],
+          seeks: false,
+        };
   if (item.form === 'file')
     return item.kind === 'audio' || item.kind === 'video'
       ? { plays: { by: item.kind, src: entry.address }, notes: [], seeks: false }
@@ -50,6 +74,7 @@ export function playsOf(entry: Entry, book: HostBook): { plays: Plays; notes: Pl
   if (item.frame === null) return AS_LINK;
   const asked: Settings = {
     autoplay: 'on',
+    ...(silently && { mute: 'on' as const }),
     ...(entry.from !== undefined && { start: entry.from }),
     ...(entry.until !== undefined && { end: entry.until }),
   };
@@ -59,6 +84,7 @@ export function playsOf(entry: Entry, book: HostBook): { plays: Plays; notes: Pl
   const reports = player && reportsOf(player);
   const fit = item.host === null ? undefined : book.byId.get(item.host)?.card.targets[item.target ?? '']?.fit;
   const notes: PlayNote[] = [
+    ...(silently && MOVING.includes(item.kind) && !sent.has('mute') ? (['notMuted'] as const) : []),
     ...(!sent.has('autoplay') && reports?.ask.play === undefined ? (['pressAgain'] as const) : []),
     ...(entry.from !== undefined && !sent.has('start') && reports?.ask.seek === undefined ? (['startIgnored'] as const) : []),
     ...(entry.until !== undefined && !sent.has('end') && reports?.time === undefined ? (['clipOverruns'] as const) : []),

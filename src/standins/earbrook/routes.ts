@@ -4,6 +4,7 @@ import { byId, door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host
 import { fileName } from '../shared/media.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { podcast } from './podcast.ts';
 
 export interface Episode {
   title: string;
@@ -64,7 +65,7 @@ function shareServer(world: StandInWorld): Router {
     }));
     response.type('application/rss+xml').send(mustache.render(FEED, { ...show, link: link(show), episodes }));
   });
-  return router.use(shareRouter(host, world));
+  return router.use(podcast(world, pathOf)).use(shareRouter(host, world));
 }
 
 const episodesOf = ({ members }: DemoItem, { items }: StandInWorld): DemoItem[] =>

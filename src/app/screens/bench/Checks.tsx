@@ -1,4 +1,3 @@
-import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { Button } from '@mui/material';
 import { memo, useState, type ReactElement } from 'react';
 import { CHECKS } from '../../../core/steps/check/checks/list.ts';
@@ -12,6 +11,7 @@ import { sameData } from '../../state/sameData.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
+import { FindingRow } from '../../ui/FindingRow.tsx';
 import { useTextEdit } from './useTextEdit.ts';
 
 /** Where in the code it stands moves with every character, and is not said here. */
@@ -53,7 +53,7 @@ export function Checks(): ReactElement {
         }}
       >
         {shown.map((finding, i) => (
-          <FindingRow key={`${finding.code}-${i}`} finding={finding} />
+          <Row key={`${finding.code}-${i}`} finding={finding} />
         ))}
       </ul>
       {there && (
@@ -72,26 +72,22 @@ export function Checks(): ReactElement {
   );
 }
 
-const FindingRow = memo(function FindingRow({ finding }: { finding: Finding }): ReactElement {
+const Row = memo(function Row({ finding }: { finding: Finding }): ReactElement {
   const remedy = useRemedy(finding.remedy);
   const otherwise = useRemedy(finding.otherwise);
   return (
-    <li className="finding" data-severity={finding.severity}>
-      <strong>{SEVERITY_WORDS[finding.severity]}</strong>
-      <span>
-        {sayFinding(finding)}
-        <details className="why">
-          <summary>Why</summary>
-          {CHECKS.find(({ id }) => id === finding.code)?.about}
-        </details>
-      </span>
+    <FindingRow
+      severity={finding.severity}
+      words={sayFinding(finding)}
+      about={CHECKS.find(({ id }) => id === finding.code)?.about}
+    >
       {finding.remedy && (
         <Button variant="outlined" onClick={remedy}>
           {sayRemedy(finding as Finding & { remedy: Remedy })}
         </Button>
       )}
       {finding.otherwise && <Button onClick={otherwise}>{KEEP_ALL_THE_SAME}</Button>}
-    </li>
+    </FindingRow>
   );
 }, sameData);
 

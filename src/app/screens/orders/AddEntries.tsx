@@ -18,21 +18,7 @@ interface Props {
 const MOST_SHOWN = 8;
 
 const made = (address: string, title: string, given: Partial<Entry> = {}): Entry | null =>
-  entryOf({
-    id: crypto.randomUUID(),
-    address,
-    page: undefined,
-    title,
-    words: '',
-    author: '',
-    day: '',
-    seconds: undefined,
-    from: undefined,
-    until: undefined,
-    chapters: [],
-    transcript: [],
-    ...given,
-  });
+  entryOf({ id: crypto.randomUUID(), address, title, ...given });
 
 /** Links that are pasted, or what stands on the Shelf, found by typing. */
 export function AddEntries({ entries, add, told }: Props): ReactElement {

@@ -15,11 +15,15 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { Button } from '@mui/material';
-import { useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { parseTime, showTime } from '../../../core/model/time.ts';
+import { frequentWords } from '../../../core/order/cues/frequent.ts';
 import type { Entry } from '../../../core/order/order.ts';
 import type { PlayNote } from '../../../core/order/plays.ts';
+import { hasParts, intoChapters } from '../../../core/order/split.ts';
 import { sayPlayNote } from '../../../messages/order.ts';
+import { selectSite } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 
@@ -62,6 +66,7 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
                 notes={notes[i] ?? []}
                 set={(next) => set(entries.map((one) => (one.id === entry.id ? { ...one, ...next } : one)))}
                 remove={() => set(entries.filter((one) => one.id !== entry.id))}
+                split={() => set(entries.flatMap((one) => (one.id === entry.id ? intoChapters(one) : [one])))}
               />
             ))}
           </ol>
@@ -80,9 +85,11 @@ interface RowProps {
   notes: readonly PlayNote[];
   set: (next: Partial<Entry>) => void;
   remove: () => void;
+  /** Its chapters as entries of their own. */
+  split: () => void;
 }
 
-function Row({ entry, place, notes, set, remove }: RowProps): ReactElement {
+function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElement {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: entry.id });
   const name = entry.title || entry.address;
   const [said, setSaid] = useState('');
@@ -128,11 +135,17 @@ function Row({ entry, place, notes, set, remove }: RowProps): ReactElement {
             accept=".vtt,.srt,.json"
             give={takeWords}
           />
+          {hasParts(entry) && (
+            <Button aria-label={`Make entries of the chapters of ${name}`} onClick={split}>
+              Chapters as entries
+            </Button>
+          )}
           <Button aria-label={`Remove ${name}`} onClick={remove}>
             Remove
           </Button>
         </span>
         {said !== '' && <small role="status">{said}</small>}
+        {entry.transcript.length > 0 && <SaidMost transcript={entry.transcript} />}
         {notes.map((note) => (
           <small key={note} className="order-note">
             {sayPlayNote(note)}
@@ -140,6 +153,33 @@ function Row({ entry, place, notes, set, remove }: RowProps): ReactElement {
         ))}
       </div>
     </li>
+  );
+}
+
+/** As many words as tell what a recording is about. */
+const MOST_WORDS = 12;
+
+/** The words that occur most in what is said, each with where it is said first. */
+function SaidMost({ transcript }: Pick<Entry, 'transcript'>): ReactElement {
+  const language = useAppSelector((state) => selectSite(state)?.language ?? 'en');
+  const [open, setOpen] = useState(false);
+  // Counted when somebody looks: a transcript may have thousands of lines.
+  const found = useMemo(
+    () => (open ? frequentWords(transcript, { language, most: MOST_WORDS }) : []),
+    [open, transcript, language],
+  );
+  return (
+    <details onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary>{transcript.length === 1 ? '1 line' : `${transcript.length} lines`}; said most</summary>
+      <ul className="order-words">
+        {found.map(({ word, count, first }) => (
+          <li key={word}>
+            {word} <small className="quiet">{`${count} times, from ${showTime(Math.floor(first))}`}</small>
+          </li>
+        ))}
+      </ul>
+      {open && found.length === 0 && <small className="quiet">No word occurs twice.</small>}
+    </details>
   );
 }
 

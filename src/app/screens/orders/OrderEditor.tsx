@@ -1,9 +1,9 @@
 import { Button } from '@mui/material';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { orderSchema, withNews, type Order } from '../../../core/order/order.ts';
+import { namesMore, orderSchema, withNews, type Entry, type Order } from '../../../core/order/order.ts';
 import { pageOf } from '../../../core/order/page/page.ts';
-import { LAYOUT_WORDS, LOOP_WORDS, sayNews } from '../../../messages/order.ts';
+import { LAYOUT_WORDS, LOOP_WORDS, sayFetched, sayNews, VOLUME_WORDS } from '../../../messages/order.ts';
 import { selectBook, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { removeOrder, saveOrder } from '../../storage/orders.ts';
@@ -12,6 +12,7 @@ import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { AddEntries } from './AddEntries.tsx';
 import { Entries } from './Entries.tsx';
 import { fetchFeed } from './fetchFeed.ts';
+import { OrderChecks } from './OrderChecks.tsx';
 import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
 
@@ -42,6 +43,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           <Button onClick={() => void removeOrder(order.id).then(() => navigate('/orders'))}>Remove</Button>
         </header>
         <News order={draft} take={alter} />
+        <Named entries={draft.entries} take={alter} />
         <AddEntries
           told={(id, facts) =>
             alter((before) => ({
@@ -52,7 +54,11 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           add={(more) => alter((before) => ({ ...before, entries: [...before.entries, ...more] }))}
           entries={draft.entries}
         />
-        <Entries entries={draft.entries} notes={page?.notes ?? []} set={(entries) => change({ entries })} />
+        <Entries
+          entries={draft.entries}
+          notes={page?.played.map(({ notes }) => notes) ?? []}
+          set={(entries) => change({ entries })}
+        />
       </section>
       <section className="order-page" aria-label="The page">
         <div className="order-how">
@@ -66,9 +72,46 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
             <input type="checkbox" checked={draft.download} onChange={({ target }) => change({ download: target.checked })} />
             Files can be saved
           </label>
+          <label className="tick">
+            <input type="checkbox" checked={draft.autoplay} onChange={({ target }) => change({ autoplay: target.checked })} />
+            Begins by itself, without sound
+          </label>
+          <Choice
+            label="Volume"
+            value={String(Math.round(draft.volume * 4) * 25)}
+            words={VOLUME_WORDS}
+            change={(volume) => change({ volume: Number(volume) / 100 })}
+          />
+          <label className="choice">
+            Shown first{' '}
+            <select value={draft.first} onChange={({ target }) => change({ first: Number(target.value) })}>
+              {draft.entries.slice(0, 200).map(({ id, title, address }, i) => (
+                <option key={id} value={i}>
+                  {i + 1}. {title || address}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="tick">
+            <input
+              type="checkbox"
+              checked={draft.accent !== undefined}
+              onChange={({ target }) => change({ accent: target.checked ? (site?.palette[0]?.colour ?? '#000000') : undefined })}
+            />
+            Accent colour{' '}
+            {draft.accent !== undefined && (
+              <input
+                type="color"
+                aria-label="Accent colour"
+                value={draft.accent}
+                onChange={({ target }) => change({ accent: target.value })}
+              />
+            )}
+          </label>
         </div>
-        {page && <OrderOut order={draft} html={page.html} />}
-        {page && <OrderPreview order={shown} html={page.html} />}
+        {page && site && <OrderOut order={shown} page={page} site={site} />}
+        {page && site && <OrderChecks order={shown} page={page} site={site} change={alter} />}
+        {page && <OrderPreview order={shown} page={page} />}
       </section>
     </>
   );
@@ -95,6 +138,40 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
         What is new
       </Button>{' '}
       <span role="status">{said}</span> <small className="quiet">{order.feed}</small>
+    </p>
+  );
+}
+
+/** Transcripts and chapters that the feed only names, fetched on request. */
+function Named({
+  entries,
+  take,
+}: {
+  entries: readonly Entry[];
+  take: (to: (before: Order) => Order) => void;
+}): ReactElement | null {
+  const dispatch = useAppDispatch();
+  const [said, setSaid] = useState('');
+  const waiting = entries.filter(namesMore).length;
+  const bring = async (): Promise<void> => {
+    setSaid('They are being fetched …');
+    const { fetchWords, withWords } = await import('../../../core/order/cues/named.ts');
+    const found = await fetchWords(entries, async (address) => {
+      const answer = await fetchFeed(dispatch, address);
+      return 'why' in answer ? null : answer.text;
+    });
+    setSaid(sayFetched(found.size, waiting));
+    take((before) => ({ ...before, entries: withWords(before.entries, found) }));
+  };
+  if (waiting === 0 && said === '') return null;
+  return (
+    <p className="order-news">
+      {waiting > 0 && (
+        <Button variant="outlined" onClick={() => void bring()}>
+          Bring in the transcripts and chapters of {waiting === 1 ? '1 entry' : `${waiting} entries`}
+        </Button>
+      )}{' '}
+      <span role="status">{said}</span>
     </p>
   );
 }

@@ -1,20 +1,81 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
+import { withText } from '../../../core/order/around.ts';
+import { orderForm, type OrderFormId } from '../../../core/order/forms/list.ts';
 import type { Order } from '../../../core/order/order.ts';
-import { fileCode, wholeCode } from '../../../core/order/out.ts';
+import type { OrderPage } from '../../../core/order/page/page.ts';
+import { SCRIPT_HASH } from '../../../core/order/page/script.ts';
+import type { Site } from '../../../core/model/site.ts';
+import { FORM_NOTES, FORM_WORDS } from '../../../messages/order.ts';
 import { copyText } from '../../copyText.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { Choice } from '../../ui/Choice.tsx';
 import { saveFile } from '../../ui/files.ts';
+import { sizeOf } from './sizeOf.ts';
 
 const FILE = 'running-order.html';
 
-/** What is taken away: the code with the page in it, or the page as a file and a small code for it; or the order itself. */
-export function OrderOut({ order, html }: { order: Order; html: string }): ReactElement {
+interface Props {
+  order: Order;
+  page: OrderPage;
+  site: Site;
+}
+
+/** What is taken away: the code in one of its forms, with a file where it needs one; or the order itself. */
+export function OrderOut({ order, page, site }: Props): ReactElement {
+  const book = useAppSelector(selectBook);
+  const [id, setId] = useState<OrderFormId>('whole');
+  const [text, setText] = useState(false);
   const [said, setSaid] = useState('');
-  const copy = (code: string, what: string): void =>
+  const form = orderForm(id);
+  const bare = form.write(order, page, FILE);
+  const code = text ? withText(bare, order, { book, site }) : bare;
+  const stripped = site.strips.scripts && (form.scripted || text);
+  const copy = (): void =>
     void copyText(code).then(
-      () => setSaid(what),
-      () => setSaid('The browser refused to copy. Save the page as a file instead.'),
+      () => setSaid(id === 'file' ? 'The code is copied. Put the page on your site, and its address into the code.' : 'Copied.'),
+      () => setSaid('The browser refused to copy. Take it as a file on your site instead.'),
     );
+  return (
+    <div className="order-out">
+      <Choice label="Code" value={id} words={FORM_WORDS} change={setId} />
+      <label className="tick">
+        <input type="checkbox" checked={text} onChange={({ target }) => setText(target.checked)} />
+        With its text around it, for search engines
+      </label>
+      <span className="quiet">
+        {FORM_NOTES[id]} {(sizeOf(code) / 1000).toFixed(1)} kB
+      </span>
+      {stripped && <span className="wrong">The editor of {site.name} takes scripts out of pasted code, and this needs one.</span>}
+      <div className="order-take">
+        <Button variant="contained" disabled={order.entries.length === 0} onClick={copy}>
+          Copy the code
+        </Button>
+        {id === 'file' && (
+          <Button variant="outlined" onClick={() => saveFile(FILE, page.html, 'text/html')}>
+            Save the page
+          </Button>
+        )}
+        <SaveList order={order} />
+      </div>
+      <p role="status">{said}</p>
+      {form.hashed && (
+        <details>
+          <summary>For a site with a strict policy</summary>
+          <p>
+            Its Content-Security-Policy lets the script run with <code>script-src &apos;{SCRIPT_HASH}&apos;</code>, which is the
+            same for every running order. Its style needs <code>style-src &apos;unsafe-inline&apos;</code>, and media files and
+            hosts stand in <code>media-src</code> and <code>frame-src</code>.
+          </p>
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** The entries in an open format. */
+function SaveList({ order }: { order: Order }): ReactElement {
   const saveAs = async (id: string): Promise<void> => {
     if (id === 'own') return saveFile('running-order.json', JSON.stringify(order, null, 2));
     const { FORMATS } = await import('../../../core/order/formats/list.ts');
@@ -22,38 +83,18 @@ export function OrderOut({ order, html }: { order: Order; html: string }): React
     if (format) saveFile(`running-order.${format.extension}`, format.write(order), 'application/octet-stream');
   };
   return (
-    <div className="order-out">
-      <Button
-        variant="contained"
-        disabled={order.entries.length === 0}
-        onClick={() => copy(wholeCode(order, html), 'Copied: the page is within the code.')}
-      >
-        Copy the code
-      </Button>
-      <Button
-        variant="outlined"
-        onClick={() => {
-          saveFile(FILE, html, 'text/html');
-          copy(fileCode(order, FILE), `${FILE} is saved and the code for it copied. Put both on your site.`);
-        }}
-      >
-        Save as a file with its code
-      </Button>
-      <label>
-        Save the list as{' '}
-        <select value="" onChange={({ target }) => void saveAs(target.value)}>
-          <option value="">choose a format</option>
-          <option value="own">Running order, to bring in again</option>
-          <option value="rss">RSS</option>
-          <option value="atom">Atom</option>
-          <option value="json-feed">JSON Feed</option>
-          <option value="xspf">XSPF</option>
-          <option value="m3u">M3U</option>
-          <option value="csv">CSV</option>
-        </select>
-      </label>
-      <span className="quiet">{(new TextEncoder().encode(html).length / 1000).toFixed(1)} kB</span>
-      <p role="status">{said}</p>
-    </div>
+    <label>
+      Save the list as{' '}
+      <select value="" onChange={({ target }) => void saveAs(target.value)}>
+        <option value="">choose a format</option>
+        <option value="own">Running order, to bring in again</option>
+        <option value="rss">RSS</option>
+        <option value="atom">Atom</option>
+        <option value="json-feed">JSON Feed</option>
+        <option value="xspf">XSPF</option>
+        <option value="m3u">M3U</option>
+        <option value="csv">CSV</option>
+      </select>
+    </label>
   );
 }

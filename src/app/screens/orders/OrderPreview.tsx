@@ -1,7 +1,8 @@
 import { useEffect, useRef, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { Order } from '../../../core/order/order.ts';
-import { wholeCode } from '../../../core/order/out.ts';
+import { orderForm } from '../../../core/order/forms/list.ts';
+import type { OrderPage } from '../../../core/order/page/page.ts';
 import { looksOf } from '../../preview.ts';
 import { openStage } from '../../proof/stage.ts';
 import { selectSite } from '../../state/selectors.ts';
@@ -12,10 +13,10 @@ const QUIET = 600;
 const BARE = { heading: '', before: '', caption: '', after: '' };
 
 /** The page as visitors get it, in the preview's own origin. */
-export function OrderPreview({ order, html }: { order: Order; html: string }): ReactElement {
+export function OrderPreview({ order, page }: { order: Order; page: OrderPage }): ReactElement {
   const store = useStore() as Store;
   const holder = useRef<HTMLDivElement>(null);
-  const code = wholeCode(order, html);
+  const code = orderForm('whole').write(order, page, '');
   useEffect(() => {
     const timer = setTimeout(() => {
       const state = store.getState();

@@ -37,8 +37,6 @@ export const csv: OrderFormat = {
         seconds: time('length'),
         from: time('from'),
         until: time('until'),
-        chapters: [],
-        transcript: [],
       });
       if (!found) left.push(i);
       return found ? [found] : [];

@@ -1,6 +1,7 @@
 import { generateAtomFeed, generateJsonFeed, generateRssFeed, parseFeed } from 'feedsmith';
 import { wordsOfMarkup } from '../../model/markup/wordsOfMarkup.ts';
-import { entryOf, type Entry, type Found, type Order } from '../order.ts';
+import { parseTime, showTime } from '../../model/time.ts';
+import { entryOf, type Chapter, type Entry, type Found, type Order } from '../order.ts';
 import type { OrderFormat } from './format.ts';
 import { dayOf, lengthOf, whole } from './whole.ts';
 
@@ -35,6 +36,10 @@ interface LooseItem {
   date_published?: unknown;
   authors?: readonly unknown[];
   itunes?: { duration?: unknown; author?: unknown; summary?: unknown };
+  /** The podcast namespace. */
+  podcast?: { transcripts?: readonly { url?: unknown; type?: unknown }[]; chapters?: { url?: unknown } };
+  /** Podlove Simple Chapters. */
+  psc?: { chapters?: readonly { start?: unknown; title?: unknown }[] };
 }
 
 const MOST = 5000;
@@ -79,14 +84,17 @@ const withoutDoctype = (source: string): string => source.replace(/<!DOCTYPE[^>[
 
 function entryIn(item: LooseItem, base: string | undefined): Entry | null {
   const page = whole(item.link ?? item.url ?? relOf(item.links, 'alternate'), base);
-  const file =
-    whole(item.enclosures?.find((one) => whole(one.url, base))?.url, base) ??
-    whole(item.attachments?.find((one) => whole(one.url, base))?.url, base) ??
-    whole(relOf(item.links, 'enclosure'), base);
+  const held = [
+    ...(item.enclosures ?? []),
+    ...(item.attachments ?? []).map(({ url, mime_type: type }) => ({ url, type })),
+    ...(item.links ?? []).filter(({ rel }) => rel === 'enclosure').map(({ href: url, type }) => ({ url, type })),
+  ].find(({ url }) => whole(url, base));
+  const file = whole(held?.url, base);
   const [author] = item.authors ?? [];
   return entryOf({
     id: item.guid?.value ?? item.id ?? file ?? page,
     address: file ?? page,
+    media: /^(?:audio|video)(?=\/)/i.exec(String(held?.type))?.[0].toLowerCase(),
     page: file === undefined || page === file ? undefined : page,
     title: text(item.title),
     words: text(
@@ -97,12 +105,27 @@ function entryIn(item: LooseItem, base: string | undefined): Entry | null {
     ),
     day: dayOf(item.pubDate ?? item.published ?? item.updated ?? item.date_published),
     seconds: lengthOf(item.itunes?.duration ?? item.attachments?.[0]?.duration_in_seconds),
-    from: undefined,
-    until: undefined,
-    chapters: [],
-    transcript: [],
+    chapters: chaptersIn(item.psc?.chapters ?? []),
+    chaptersAt: whole(item.podcast?.chapters?.url, base),
+    transcriptAt: whole(transcriptIn(item.podcast?.transcripts ?? []), base),
   });
 }
+
+/** Of several transcripts one that can be read, and of those one that says who speaks. */
+function transcriptIn(all: readonly { url?: unknown; type?: unknown }[]): unknown {
+  const of = (type: RegExp): unknown => all.find((one) => type.test(`${String(one.type)} ${String(one.url)}`))?.url;
+  return of(/vtt/i) ?? of(/srt|subrip/i);
+}
+
+const chaptersIn = (all: readonly { start?: unknown; title?: unknown }[]): Chapter[] =>
+  all
+    .flatMap(({ start, title }): Chapter[] => {
+      const at = typeof start === 'string' ? parseTime(start) : undefined;
+      const words = text(title).slice(0, 300);
+      return at === undefined || words === '' ? [] : [{ at, title: words }];
+    })
+    .sort((a, b) => a.at - b.at)
+    .slice(0, 2000);
 
 const dateOf = ({ day }: Entry): Date | undefined => (day === '' ? undefined : new Date(`${day}T00:00:00Z`));
 
@@ -115,7 +138,10 @@ const TYPES: readonly (readonly [ending: RegExp, type: string])[] = [
   [/\.webm$/i, 'video/webm'],
   [/\.(?:mp4|m4v|mov)$/i, 'video/mp4'],
 ];
-const typeOf = ({ address }: Entry): string | undefined => TYPES.find(([ending]) => ending.test(new URL(address).pathname))?.[1];
+const typeOf = ({ address, media }: Entry): string | undefined =>
+  TYPES.find(([ending]) => ending.test(new URL(address).pathname))?.[1] ??
+  // Of a file whose name says nothing, what most of its kind are; players look for themselves.
+  (media && { audio: 'audio/mpeg', video: 'video/mp4' }[media]);
 
 const home = ({ links, entries }: Order): string => links[0]?.address ?? entries[0]?.address ?? 'https://site.example/';
 
@@ -138,6 +164,17 @@ const rss: OrderFormat = {
           guid: { value: one.id, isPermaLink: false },
           ...(dateOf(one) && { pubDate: dateOf(one)! }),
           ...(typeOf(one) && { enclosures: [{ url: one.address, type: typeOf(one)!, length: 0 }] }),
+          ...(one.chapters.length > 0 && {
+            psc: { chapters: one.chapters.map(({ at, title }) => ({ start: showTime(at), title })) },
+          }),
+          podcast: {
+            ...(one.transcriptAt !== undefined && {
+              transcripts: [
+                { url: one.transcriptAt, type: /\.srt(?:$|\?)/i.test(one.transcriptAt) ? 'application/x-subrip' : 'text/vtt' },
+              ],
+            }),
+            ...(one.chaptersAt !== undefined && { chapters: { url: one.chaptersAt, type: 'application/json+chapters' } }),
+          },
           itunes: {
             ...(one.seconds !== undefined && { duration: Math.round(one.seconds) }),
             ...(one.author && { author: one.author }),

@@ -31,15 +31,23 @@ const entry: fc.Arbitrary<Entry> = fc
     author: plain,
     day: fc.constantFrom('', '2026-11-29', '2000-02-29'),
     seconds: fc.option(fc.integer({ min: 1, max: 90_000 }), { nil: undefined }),
+    chapters: fc
+      .uniqueArray(fc.record({ at: fc.nat(5000), title: plain.filter((text) => text !== '') }), {
+        selector: ({ at }) => at,
+        maxLength: 4,
+      })
+      .map((all) => all.sort((a, b) => a.at - b.at)),
+    transcriptAt: fc.constantFrom(undefined, 'https://pod.example/t.vtt', 'https://pod.example/t.srt?a=1&b'),
+    chaptersAt: fc.constantFrom(undefined, 'https://pod.example/c.json'),
   })
-  .map((one) => ({ ...one, id: one.address, chapters: [], transcript: [] }));
+  .map((one) => ({ ...one, id: one.address, transcript: [] }));
 const order: fc.Arbitrary<Order> = fc
   .tuple(plain, fc.uniqueArray(entry, { selector: ({ address: at }) => at, maxLength: 8 }))
   .map(([name, entries]) => newOrder('o', { name, entries }));
 
 /** What each format can carry. */
 const CARRIES: Record<string, (keyof Entry)[]> = {
-  rss: ['title', 'words', 'day'],
+  rss: ['title', 'words', 'day', 'seconds', 'chapters', 'transcriptAt', 'chaptersAt'],
   atom: ['title', 'words'],
   'json-feed': ['title', 'words', 'day'],
   xspf: ['title', 'words', 'author', 'seconds'],
@@ -85,6 +93,34 @@ describe('what comes in', () => {
       '<item><title><![CDATA[<b onclick="x()">Bold</b><script>y()</script>]]></title><description>&lt;img src=x onerror=z()&gt;Said &amp;amp; done</description><pubDate>yesterday-ish</pubDate><link>https://a.example/1</link></item>',
     ).entries;
     expect(one).toMatchObject({ title: 'Bold', words: 'Said & done', day: '' });
+  });
+
+  test('of several transcripts one that is read is named, whole, and chapters within the feed come with it', () => {
+    const [one] = readOrder(
+      `<rss version="2.0" xmlns:podcast="https://podcastindex.org/namespace/1.0" xmlns:psc="http://podlove.org/simple-chapters"><channel><title>F</title>
+      <item><title>A</title><link>https://pod.example/a</link>
+      <podcast:transcript url="/a.html" type="text/html"/><podcast:transcript url="/a.srt" type="application/x-subrip"/><podcast:transcript url="/a.vtt" type="text/vtt"/>
+      <podcast:chapters url="c.json" type="application/json+chapters"/>
+      <psc:chapters version="1.2"><psc:chapter start="00:01:02.5" title="&lt;b&gt;Two&lt;/b&gt;"/><psc:chapter start="0" title="One"/><psc:chapter start="later" title="None"/></psc:chapters></item></channel></rss>`,
+      'https://pod.example/show/feed.xml',
+    )!.entries;
+    expect(one).toMatchObject({
+      transcriptAt: 'https://pod.example/a.vtt',
+      chaptersAt: 'https://pod.example/show/c.json',
+      chapters: [
+        { at: 0, title: 'One' },
+        { at: 62.5, title: 'Two' },
+      ],
+    });
+  });
+
+  test('a file whose name says nothing is what its feed says that it is, also after it was written', () => {
+    const found = read(
+      '<item><title>A</title><enclosure url="https://pod.example/f?id=1" type="audio/mpeg" length="1"/></item><item><title>B</title><enclosure url="https://pod.example/f?id=2" type="video/mp4" length="1"/></item><item><title>C</title><enclosure url="https://pod.example/f?id=3" type="application/pdf" length="1"/></item>',
+    );
+    expect(found.entries.map(({ media }) => media)).toEqual(['audio', 'video', undefined]);
+    const written = FORMATS[0]!.write(newOrder('o', { name: 'F', entries: found.entries.slice(0, 2) }));
+    expect(readOrder(written)!.entries.map(({ media }) => media)).toEqual(['audio', 'video']);
   });
 
   test('two entries of one id stay two', () => {

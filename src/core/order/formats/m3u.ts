@@ -26,16 +26,8 @@ export const m3u: OrderFormat = {
         const found = entryOf({
           id: address,
           address,
-          page: undefined,
           title: told.title,
-          words: '',
-          author: '',
-          day: '',
           seconds: lengthOf(told.seconds),
-          from: undefined,
-          until: undefined,
-          chapters: [],
-          transcript: [],
         });
         if (found && entries.length < 5000) entries.push({ ...found, id: `${found.id} ${entries.length}`.slice(-400) });
         else left.push(entries.length + left.length);

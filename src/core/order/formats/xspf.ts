@@ -56,12 +56,7 @@ export const xspf: OrderFormat = {
         title: one.title,
         words: one.annotation,
         author: one.creator,
-        day: '',
         seconds: lengthOf(Number(one.duration) / 1000),
-        from: undefined,
-        until: undefined,
-        chapters: [],
-        transcript: [],
       });
       if (!found) left.push(i);
       return found ? [found] : [];

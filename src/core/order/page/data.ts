@@ -9,9 +9,14 @@ export interface PageData {
   loop: Order['loop'];
   first: number;
   download: boolean;
+  /** Begins by itself, without sound. */
+  autoplay: boolean;
+  volume: number;
   entries: {
     title: string;
     plays: Plays;
+    /** The address of its frame without sound; absent where nothing begins by itself. */
+    silent?: string | undefined;
     from?: number | undefined;
     until?: number | undefined;
     /** Whether its address does not say where it begins, so that it has to be asked. */

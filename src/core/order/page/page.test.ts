@@ -7,7 +7,8 @@ import { makeBook } from '../../known/hosts/book.ts';
 import { readCardFiles, readSites, WRITTEN_PORT } from '../../../standins/world.ts';
 import { newOrder, withNews, type Order } from '../order.ts';
 import { pageOf } from './page.ts';
-import { SCRIPT } from './script.ts';
+import { createHash } from 'node:crypto';
+import { SCRIPT, SCRIPT_HASH } from './script.ts';
 import { styleOf } from './style.ts';
 
 const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
@@ -28,6 +29,7 @@ const pageIn = (one: Order) => new JSDOM(pageOf(one, { book, site }).html).windo
 
 test('the script is that of its source, and page without entries is light', async () => {
   expect(SCRIPT).toBe(await playerScript());
+  expect(SCRIPT_HASH).toBe(`sha256-${createHash('sha256').update(SCRIPT).digest('base64')}`);
   const bare = pageOf(newOrder('o'), { book, site }).html;
   expect(gzipSync(bare).length).toBeLessThan(12_000);
   expect(styleOf(site.light as never, site.dark as never, 'serif')).not.toContain('<');
@@ -54,7 +56,7 @@ describe('the page', () => {
   });
 
   test('plays items of hosts from their start, and says what cannot be done', () => {
-    const { html, notes } = pageOf(order, { book, site });
+    const { html, played } = pageOf(order, { book, site });
     const { entries } = JSON.parse(new JSDOM(html).window.document.querySelector('#order')!.textContent) as {
       entries: { plays: { src: string } }[];
     };
@@ -64,7 +66,37 @@ describe('the page', () => {
       reports: { event: 'reel' },
     });
     expect(entries[1]!.plays).toEqual({ by: 'audio', src: 'https://media.example/a.mp3' });
-    expect(notes).toEqual([[], [], ['notPlayable']]);
+    expect(played.map(({ notes }) => notes)).toEqual([[], [], ['notPlayable']]);
+  });
+
+  test('plays a file that its feed names, a file at a host that the book knows, and a stream as far as browsers can', () => {
+    const entries = [
+      { id: '1', address: 'https://pod.example/f?id=1', media: 'audio' as const },
+      { id: '2', address: 'http://earbrook.localhost:4600/media/millers-diary-1.ogg' },
+      { id: '3', address: 'https://media.example/live/master.m3u8?k=1' },
+    ];
+    const { played } = pageOf(newOrder('o', { entries }), { book, site });
+    expect(played.map(({ plays }) => plays)).toEqual([
+      { by: 'audio', src: entries[0]!.address },
+      { by: 'audio', src: entries[1]!.address },
+      { by: 'video', src: entries[2]!.address },
+    ]);
+    expect(played.map(({ notes }) => notes)).toEqual([[], [], ['streamNotEverywhere']]);
+  });
+
+  test('of a running order that begins by itself knows each frame without sound too', () => {
+    const silentOf = (one: Order) =>
+      (
+        JSON.parse(pageIn(one).querySelector('#order')!.textContent) as { autoplay: boolean; entries: { silent?: string }[] }
+      ).entries.map(({ silent }) => silent);
+    expect(silentOf(order)).toEqual([undefined, undefined, undefined]);
+    expect(silentOf({ ...order, autoplay: true })[0]).toMatch(/[?&]hush=1(?:&|$)/);
+    expect(silentOf({ ...order, autoplay: true }).slice(1)).toEqual([undefined, undefined]);
+  });
+
+  test('has no dark colours where the site has none', () => {
+    expect(pageOf(order, { book, site: { ...site, followsTheme: true } }).html).toContain('prefers-color-scheme:dark');
+    expect(pageOf(order, { book, site: { ...site, followsTheme: false } }).html).not.toContain('prefers-color-scheme:dark');
   });
 
   test('is in the language of the site', () => {

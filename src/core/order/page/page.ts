@@ -2,8 +2,9 @@ import { escapeHtml } from '../../model/markup/escape.ts';
 import { showTime } from '../../model/time.ts';
 import type { HostBook } from '../../known/hosts/book.ts';
 import type { Site } from '../../model/site.ts';
-import type { Cue, Entry, Order } from '../order.ts';
-import { playsOf, type PlayNote } from '../plays.ts';
+import { paragraphsOf } from '../cues/paragraphs.ts';
+import type { Entry, Order } from '../order.ts';
+import { playsOf, type Played } from '../plays.ts';
 import type { PageData } from './data.ts';
 import { SCRIPT } from './script.ts';
 import { styleOf, type PageColours } from './style.ts';
@@ -12,8 +13,10 @@ import { playerWords, type PlayerWords } from './words.ts';
 /** The page that plays a running order, in the looks and the language of a site. */
 export interface OrderPage {
   html: string;
-  /** What each entry cannot do, by its place. */
-  notes: readonly (readonly PlayNote[])[];
+  /** The same for a page of others, which cannot reach into it nor be reached by its style (DOM, section 4.8). */
+  inline: string;
+  /** How each entry is played, and what it cannot do, by its place. */
+  played: readonly Played[];
 }
 
 const RTL = /^(?:ar|fa|he|ur|yi|ps|sd|ug|dv)\b/i;
@@ -28,26 +31,28 @@ const inScript = (data: PageData): string =>
 export function pageOf(order: Order, { book, site }: { book: HostBook; site: Site }): OrderPage {
   const words = playerWords(site.language);
   const played = order.entries.map((entry) => playsOf(entry, book));
+  const silent = order.autoplay ? order.entries.map((entry) => playsOf(entry, book, true)) : [];
   const data: PageData = {
     words,
     continuous: order.continuous,
     loop: order.loop,
     first: Math.min(order.first, Math.max(order.entries.length - 1, 0)),
     download: order.download,
+    autoplay: order.autoplay,
+    volume: order.volume,
     entries: order.entries.map(({ title, address, from, until }, i) => ({
       title: title || address,
       plays: played[i]!.plays,
       from,
       until,
       seeks: played[i]!.seeks,
+      silent: frameOf(silent[i]),
     })),
   };
   const coloursOf = (of: Site['light']): PageColours => ({ ...of, accent: order.accent ?? of.text });
   const name = order.name || words.list;
-  const html = [
-    `<!doctype html>\n<html lang="${escapeHtml(site.language)}"${RTL.test(site.language) ? ' dir="rtl"' : ''}>`,
-    `<head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escapeHtml(name)}</title>`,
-    `<style>${styleOf(coloursOf(site.light), coloursOf(site.dark), familyOf(site))}</style></head><body>`,
+  const style = styleOf(coloursOf(site.light), site.followsTheme ? coloursOf(site.dark) : null, familyOf(site));
+  const main = [
     `<main class="${order.layout}"><h1>${escapeHtml(name)}</h1>`,
     '<div class="stage" hidden></div>',
     `<div class="bar" hidden></div>`,
@@ -56,10 +61,24 @@ export function pageOf(order: Order, { book, site }: { book: HostBook; site: Sit
     '</ol>',
     ...order.entries.flatMap((entry, i) => (entry.transcript.length > 0 ? [transcriptOf(entry, i, words)] : [])),
     linksOf(order),
-    `</main><script type="application/json" id="order">${inScript(data)}</script><script>${SCRIPT}</script></body></html>\n`,
-  ];
-  return { html: html.join('\n'), notes: played.map(({ notes }) => notes) };
+    `</main><script type="application/json" id="order">${inScript(data)}</script>`,
+  ].join('\n');
+  const language = `lang="${escapeHtml(site.language)}"${RTL.test(site.language) ? ' dir="rtl"' : ''}`;
+  return {
+    html: `<!doctype html>
+<html ${language}>
+<head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escapeHtml(name)}</title>
+<style>${style}</style></head><body>
+${main}<script>${SCRIPT}</script></body></html>
+`,
+    inline: `<div ${language}><template shadowrootmode="open"><style>${style}</style>
+${main}</template></div><script>${SCRIPT}</script>
+`,
+    played: order.autoplay ? silent : played,
+  };
 }
+
+const frameOf = (played: Played | undefined): string | undefined => (played?.plays.by === 'frame' ? played.plays.src : undefined);
 
 /** Signs that would end the style are no part of a typeface's name. */
 const familyOf = ({ typeface }: Site): string => typeface.family.replace(/[^\w\s,'"-]/g, '');
@@ -87,19 +106,11 @@ const chaptersOf = ({ chapters }: Entry, i: number): string =>
     ? ''
     : `<ul>${chapters.map(({ at, title }) => `<li><a href="#t=${at}" data-i="${i}" data-t="${at}">${showTime(at)} ${escapeHtml(title)}</a></li>`).join('')}</ul>`;
 
-const IN_PARAGRAPH = 12;
-
 /** The transcript as text: each stretch a place to jump to, a paragraph for each who speaks. */
 function transcriptOf({ title, transcript }: Entry, i: number, words: PlayerWords): string {
-  const paragraphs: Cue[][] = [];
-  for (const cue of transcript) {
-    const last = paragraphs.at(-1);
-    if (last && last.length < IN_PARAGRAPH && last[0]!.who === cue.who) last.push(cue);
-    else paragraphs.push([cue]);
-  }
-  const text = paragraphs.map(
-    (cues) =>
-      `<p>${cues[0]!.who === undefined ? '' : `<b>${escapeHtml(cues[0]!.who)}</b>`}${cues
+  const text = paragraphsOf(transcript).map(
+    ({ who, cues }) =>
+      `<p>${who === undefined ? '' : `<b>${escapeHtml(who)}</b>`}${cues
         .map(({ from, until, text: said }) => `<a href="#t=${from}" data-t="${from}" data-u="${until}">${escapeHtml(said)}</a>`)
         .join(' ')}</p>`,
   );

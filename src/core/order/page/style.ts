@@ -7,10 +7,10 @@ export interface PageColours {
 
 const rules = (c: PageColours): string => `--t:${c.text};--g:${c.ground};--a:${c.accent}`;
 
-/** The style of the page: it follows the width of its frame, which is its viewport, and stands without script as a list of links. */
-export const styleOf = (light: PageColours, dark: PageColours, family: string): string =>
-  `:root{${rules(light)};color-scheme:light dark}@media(prefers-color-scheme:dark){:root{${rules(dark)}}}` +
-  `*{box-sizing:border-box}body{margin:0;color:var(--t);background:var(--g);font:15px/1.45 ${family}}` +
+/** The style of the page: it follows the width that it is given (CSS Containment 3, section 4), and stands without script as a list of links. */
+export const styleOf = (light: PageColours, dark: PageColours | null, family: string): string =>
+  `:root,:host{${rules(light)};color-scheme:${dark === null ? 'light' : 'light dark'}}${dark === null ? '' : `@media(prefers-color-scheme:dark){:root,:host{${rules(dark)}}}`}` +
+  `*{box-sizing:border-box}:host{display:block}body,:host{container-type:inline-size;margin:0;color:var(--t);background:var(--g);font:15px/1.45 ${family}}` +
   `h1{font-size:1.25em;margin:0}main{display:grid;gap:10px;padding:10px;max-width:1400px}` +
   `a{color:inherit}button,input{font:inherit;color:inherit;background:none;border:1px solid;border-radius:2px;min-height:44px;min-width:44px;padding:4px 12px}` +
   `button{cursor:pointer}:focus-visible{outline:3px solid var(--a);outline-offset:2px}[hidden]{display:none!important}` +
@@ -22,6 +22,6 @@ export const styleOf = (light: PageColours, dark: PageColours, family: string): 
   `ol a:hover{text-decoration:underline}ol a[aria-current]{border-left-color:var(--a);font-weight:600}ol small,.bar small{display:block;font-weight:400;opacity:.8}ol audio,ol video{display:block;width:100%;max-width:480px}` +
   `.said{max-height:50vh;overflow:auto;line-height:1.7;position:relative}.said p{margin:0 0 .6em;content-visibility:auto;contain-intrinsic-size:auto 6em}.said a{text-decoration:none;border-radius:2px}.said a:hover{text-decoration:underline}` +
   `.said a.now{background:var(--a);color:var(--g)}.said a.hit{outline:2px solid var(--a)}.said b{display:block}` +
-  `@media(min-width:720px){.beside{grid-template-columns:3fr 2fr}.beside>h1,.beside>.links{grid-column:1/-1}.beside>ol{grid-row:2/5;grid-column:2}}` +
+  `@container(min-width:720px){.beside{grid-template-columns:3fr 2fr}.beside>h1,.beside>.links{grid-column:1/-1}.beside>ol{grid-row:2/5;grid-column:2}}` +
   `.strip>ol{display:flex;gap:4px;overflow:auto}.strip>ol>li{flex:0 0 180px}.one>ol{display:none}` +
   `@media(prefers-reduced-motion:no-preference){.said,ol{scroll-behavior:smooth}}`;

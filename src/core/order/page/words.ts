@@ -15,6 +15,8 @@ export interface PlayerWords {
   stay: string;
   over: string;
   chapters: string;
+  /** On a button, while what began by itself is not heard. */
+  sound: string;
 }
 
 /** `{n}` and `{all}` stand for numbers, `{s}` for seconds. */
@@ -37,6 +39,7 @@ const WORDS: ReadonlyMap<string, PlayerWords> = new Map([
       stay: 'Stay here',
       over: 'All has been played.',
       chapters: 'Chapters',
+      sound: 'Turn the sound on',
     },
   ],
   [
@@ -57,6 +60,7 @@ const WORDS: ReadonlyMap<string, PlayerWords> = new Map([
       stay: 'Hier bleiben',
       over: 'Alles ist abgespielt.',
       chapters: 'Kapitel',
+      sound: 'Ton einschalten',
     },
   ],
   [
@@ -77,6 +81,7 @@ const WORDS: ReadonlyMap<string, PlayerWords> = new Map([
       stay: 'Rester ici',
       over: 'Tout a été lu.',
       chapters: 'Chapitres',
+      sound: 'Activer le son',
     },
   ],
   [
@@ -97,6 +102,7 @@ const WORDS: ReadonlyMap<string, PlayerWords> = new Map([
       stay: 'Quedarse aquí',
       over: 'Se ha reproducido todo.',
       chapters: 'Capítulos',
+      sound: 'Activar el sonido',
     },
   ],
   [
@@ -117,6 +123,7 @@ const WORDS: ReadonlyMap<string, PlayerWords> = new Map([
       stay: 'Hier blijven',
       over: 'Alles is afgespeeld.',
       chapters: 'Hoofdstukken',
+      sound: 'Geluid aanzetten',
     },
   ],
   [
@@ -137,10 +144,15 @@ const WORDS: ReadonlyMap<string, PlayerWords> = new Map([
       stay: 'Resta qui',
       over: 'Tutto è stato riprodotto.',
       chapters: 'Capitoli',
+      sound: 'Attiva l’audio',
     },
   ],
 ]);
 
+const primary = (language: string): string => language.split('-')[0]!.toLowerCase();
+
+/** Whether the page has words in a language (BCP 47). */
+export const speaks = (language: string): boolean => WORDS.has(primary(language));
+
 /** By the primary part of the language (BCP 47); English where there are none of it. */
-export const playerWords = (language: string): PlayerWords =>
-  WORDS.get(language.split('-')[0]!.toLowerCase()) ?? WORDS.get('en')!;
+export const playerWords = (language: string): PlayerWords => WORDS.get(primary(language)) ?? WORDS.get('en')!;

@@ -29,12 +29,18 @@ function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   if (candidate.address === null) return { refusal: { code: 'nothingFound' } };
   const address = splitAddress(candidate.address);
   const match = matchLink(address, book);
-  if (match && 'refusal' in match) return match;
+  if (match && 'refusal' in match) return playsByItself(candidate, address) ?? match;
   const unplayable = match ? null : refusedFile(address);
   if (unplayable) return { refusal: unplayable };
   const item = match ? knownItem(match, address) : (fileItem(candidate, address) ?? unknownPage(candidate, address, book));
   const marked = candidate.attributes.length > 0 || candidate.wrapper !== undefined || candidate.source === 'media';
   return { item: marked ? withMarkup(item, candidate, book) : item };
+}
+
+/** A sound or a film is one wherever it lies, also at a host that has other links. */
+function playsByItself(candidate: Candidate, address: Address): Recognition | null {
+  const item = fileItem(candidate, address);
+  return item && (item.kind === 'audio' || item.kind === 'video') ? { item } : null;
 }
 
 function unknownPage({ source }: Candidate, address: Address, book: HostBook): Item {

@@ -1,7 +1,5 @@
+import { isLoopback } from '../../../model/url.ts';
 import { defineCheck, NOTHING, placeOf } from '../rule.ts';
-
-/** Secure Contexts, section 3.1: loopback names are trustworthy over http too. */
-const LOOPBACK = /^(?:.+\.)?localhost$|^127(?:\.\d{1,3}){3}$|^\[::1\]$/;
 
 export const insecureFrame = defineCheck({
   id: 'insecureFrame',
@@ -10,7 +8,7 @@ export const insecureFrame = defineCheck({
   about: 'A page that is loaded over https may not load a frame over http; browsers leave it blank (Mixed Content, section 5).',
   run: ({ item, code, site }) => {
     const frame = new URL(item.frame ?? item.canonical);
-    if (!code.framed || frame.protocol !== 'http:' || LOOPBACK.test(frame.hostname) || site?.address.startsWith('http:'))
+    if (!code.framed || frame.protocol !== 'http:' || isLoopback(frame) || site?.address.startsWith('http:'))
       return NOTHING;
     const origin = `//${frame.host}`;
     return [
