@@ -2,7 +2,12 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, test } from 'vitest';
-import { startServer, waitFor, type Running } from './driver.ts';
+import { makeBook } from '../src/core/known/hosts/book.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
+import { newOrder } from '../src/core/order/order.ts';
+import { pageOf } from '../src/core/order/page/page.ts';
+import { readCardFiles, readSites } from '../src/standins/world.ts';
+import { serveForeignPage, startServer, waitFor, type Running } from './driver.ts';
 import { launchFirefoxPeople } from './firefox.ts';
 import type { People, Person } from './person.ts';
 import { launchWebKit } from './webkit.ts';
@@ -138,6 +143,32 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
       await sees(person, '12 embeds of 12 items');
       await sees(person, 'It is to start by itself with sound');
     }));
+
+  test('a running order in a page of others goes on by itself from clip to clip, and what is said is searched', async () => {
+    const clip = (id: string, from: number, until: number) => ({ id, title: id, address: video('k7wq2m9d'), from, until });
+    const transcript = [
+      { from: 0, until: 2, text: 'Here the wheel turns' },
+      { from: 2, until: 4, text: 'and this wheel does not.' },
+    ];
+    // Without sound, since not every browser lets a frame be heard that nobody pressed within.
+    const order = newOrder('o', {
+      name: 'Talks',
+      autoplay: true,
+      entries: [{ ...clip('One', 3, 5), transcript }, clip('Two', 8, 10)],
+    });
+    const book = makeBook(loadCards(readCardFiles(server.port)).cards);
+    const { html } = pageOf(order, { book, site: readSites(server.port)[0]! });
+    const foreign = await serveForeignPage(html);
+    const person = await people.visitor();
+    await person.goTo(foreign.address);
+    await person.enter('Search the transcript', 'wheel');
+    await sees(person, '1 of 2');
+    const now = (): Promise<string> => person.read<string>(`document.querySelector('a[aria-current]').dataset.i`);
+    await waitFor('the second clip', async () => (await now()) === '1');
+    await sees(person, 'All has been played.');
+    await person.leave();
+    await foreign.stop();
+  });
 
   test('what was set is there again after a reload', () =>
     visit('/', async (person) => {

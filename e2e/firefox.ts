@@ -1,7 +1,7 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { replaceText, selectAll } from './bench.ts';
 import { launchFirefox } from './browser.ts';
-import { find, newVisitor, press } from './driver.ts';
+import { newVisitor, press, waitFor } from './driver.ts';
 import { giveFile } from './files.ts';
 import type { People, Person } from './person.ts';
 
@@ -19,7 +19,9 @@ export async function launchFirefoxPeople(): Promise<People> {
 
 function personIn(page: Page, leave: () => Promise<void>): Person {
   const take = async (name: string): Promise<ElementHandle> => {
-    const field = await find(page, 'textbox', name);
+    const field = await waitFor(`the field “${name}”`, () =>
+      page.$(`::-p-aria([name="${name}"][role="textbox"]), ::-p-aria([name="${name}"][role="searchbox"])`),
+    );
     await field.focus();
     return field;
   };
