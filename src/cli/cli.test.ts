@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -264,7 +265,7 @@ describe('order', () => {
   test('makes a page of a feed, and a week later brings in what is new, and only that', () => {
     writeFileSync(at('feed.xml'), feed(3));
     const args = ['order', at('feed.xml'), '--order', at('kept.json'), '--out', at('page.html')];
-    expect(cli(args)).toMatchObject({ status: 0, stderr: '3 entries.\n' });
+    expect(cli(args)).toMatchObject({ status: 0, stderr: expect.stringContaining('3 entries.\n') as string });
     const before = readFileSync(at('page.html'), 'utf8');
     writeFileSync(at('feed.xml'), feed(5));
     expect(cli(args)).toMatchObject({ status: 0, stderr: expect.stringContaining('New: Part 5; Part 4.') as string });
@@ -289,9 +290,32 @@ describe('order', () => {
     ['--newest takes a number', ['--newest', 'all'], 2, '--newest takes a number'],
     ['a layout that there is not', ['--layout', 'carousel'], 2, 'beside, below, strip, one'],
     ['a format that there is not', ['--as', 'opus'], 2, '--as takes page'],
+    ['a form that there is not', ['--form', 'popup'], 2, '--form takes whole, file, script, inline'],
+    ['a file whose address nobody knows', ['--form', 'file'], 2, '--form file takes --address'],
+    ['what is wrong with it', [], 0, 'Warning: “Part 2” and “Part 1” have no transcript.'],
   ])('%s', (_, more, status, words) => {
     writeFileSync(at('feed.xml'), feed(2));
     expect(cli(['order', at('feed.xml'), ...more])).toMatchObject({ status, stderr: expect.stringContaining(words) as string });
+  });
+
+  test('is written as code, with what is said around it, as far as its feed names it', async () => {
+    const said = 'WEBVTT\n\n00:01.000 --> 00:02.000\nHere the wheel turns\n';
+    const serve = `require('http').createServer((asked, answer) => {
+      const home = 'http://localhost:' + asked.socket.localPort;
+      const transcript = '<podcast:transcript url="' + home + '/1.vtt" type="text/vtt"/>';
+      if (asked.url === '/1.vtt') return answer.end(${JSON.stringify(said)});
+      answer.end('<rss version="2.0" xmlns:podcast="https://podcastindex.org/namespace/1.0"><channel><title>The diary</title><item><title>Part 1</title><enclosure url="https://pod.example/1.mp3" type="audio/mpeg" length="1"/>' + transcript + '</item></channel></rss>');
+    }).listen(0, function () { console.log(this.address().port); })`;
+    const server = spawn(process.execPath, ['-e', serve]);
+    const [port] = (await once(server.stdout, 'data')) as [Buffer];
+    const feedAt = `http://localhost:${String(port).trim()}/feed.xml`;
+    const args = ['order', feedAt, '--transcripts', '--form', 'file', '--address', 'https://mill.example/talks.html', '--text'];
+    const { status, stdout, stderr } = cli(args);
+    server.kill();
+    expect([status, stderr]).toEqual([0, '1 entry.\nIt is brought in.\n']);
+    expect(stdout).toMatch(/^<iframe src="https:\/\/mill\.example\/talks\.html" loading="lazy"/);
+    expect(stdout).toContain('<p>Here the wheel turns</p>');
+    expect(stdout).toContain('"@type":"PodcastSeries"');
   });
 
   test('is written in another format, with the newest alone', () => {

@@ -1,15 +1,24 @@
 import { existsSync, writeFileSync } from 'node:fs';
-import { LAYOUTS, newOrder, orderSchema, withNews, type Found, type Order } from '../core/order/order.ts';
+import { withText } from '../core/order/around.ts';
+import { checkOrder } from '../core/order/checks/list.ts';
+import { fetchWords, withWords } from '../core/order/cues/named.ts';
+import { ORDER_FORMS } from '../core/order/forms/list.ts';
+import { LAYOUTS, namesMore, newOrder, orderSchema, withNews, type Found, type Order } from '../core/order/order.ts';
 import { FORMATS, readOrder } from '../core/order/formats/list.ts';
 import { pageOf } from '../core/order/page/page.ts';
 import { readJson as parseJson } from '../core/model/json.ts';
-import { sayFound, sayNews, sayPlayNote } from '../messages/order.ts';
+import { sayFetched, sayFound, sayNews, sayOrderFinding } from '../messages/order.ts';
+import { SEVERITY_WORDS } from '../messages/severity.ts';
 import { openBook, readFileOrSay, readSite, sampleSite, UsageError } from './io.ts';
 
 interface Options {
   newest?: string;
   layout?: string;
   as?: string;
+  form?: string;
+  address?: string;
+  text?: boolean;
+  transcripts?: boolean;
   out?: string;
   site?: string;
   hosts?: string;
@@ -24,7 +33,8 @@ export async function order(source: string, options: Options): Promise<number> {
   const base = /^https?:/i.test(source) ? source : undefined;
   const kept =
     options.order !== undefined && existsSync(options.order) ? ownOrder(readFileOrSay(options.order, 'running order')) : null;
-  const made = kept ? broughtUp(kept, text, { base, newest }) : begun(text, { base, source, newest });
+  const listed = kept ? broughtUp(kept, text, { base, newest }) : begun(text, { base, source, newest });
+  const made = options.transcripts === true ? await withTranscripts(listed) : listed;
   const layout = LAYOUTS.find((one) => one === options.layout);
   if (options.layout !== undefined && !layout) throw new UsageError(`--layout takes ${LAYOUTS.join(', ')}.`);
   const whole = layout ? { ...made, layout } : made;
@@ -75,11 +85,32 @@ function broughtUp(kept: Order, text: string, { base, newest }: { base: string |
   return after;
 }
 
-function outOf(whole: Order, { as = 'page', site, hosts }: Options): string {
+async function withTranscripts(listed: Order): Promise<Order> {
+  const waiting = listed.entries.filter(namesMore).length;
+  const found = await fetchWords(listed.entries, (address) => fetchText(address).catch(() => null));
+  if (waiting > 0) console.error(sayFetched(found.size, waiting));
+  return { ...listed, entries: withWords(listed.entries, found) };
+}
+
+function outOf(whole: Order, options: Options): string {
+  const { as = 'page' } = options;
   const format = FORMATS.find(({ id }) => id === as);
   if (format) return format.write(whole);
   if (as !== 'page') throw new UsageError(`--as takes page, ${FORMATS.map(({ id }) => id).join(', ')}.`);
-  const { html, played } = pageOf(whole, { book: openBook(hosts), site: site === undefined ? sampleSite() : readSite(site) });
-  played.forEach(({ notes }, i) => notes.forEach((note) => console.error(`${i + 1}. ${whole.entries[i]!.title}: ${sayPlayNote(note)}`)));
-  return html;
+  return pageOrCode(whole, options);
+}
+
+function pageOrCode(whole: Order, { site: file, hosts, form: wanted, address, text = false }: Options): string {
+  const [book, site] = [openBook(hosts), file === undefined ? sampleSite() : readSite(file)];
+  const form = ORDER_FORMS.find(({ id }) => id === wanted);
+  if (wanted !== undefined && !form) throw new UsageError(`--form takes ${ORDER_FORMS.map(({ id }) => id).join(', ')}.`);
+  if (form?.id === 'file' && address === undefined)
+    throw new UsageError('--form file takes --address, where the page will stand.');
+  const page = pageOf(whole, { book, site });
+  const checked = { order: whole, site, played: page.played, weight: Buffer.byteLength(page.html), reached: new Map() };
+  for (const finding of checkOrder(checked))
+    console.error(`${SEVERITY_WORDS[finding.severity]}: ${sayOrderFinding(finding, whole)}`);
+  if (!form) return page.html;
+  const code = form.write(whole, page, address ?? '');
+  return `${text ? withText(code, whole, { book, site }) : code}\n`;
 }
