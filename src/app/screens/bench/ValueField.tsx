@@ -12,6 +12,8 @@ import { NotLoaded } from '../../ui/NotLoaded.tsx';
 
 const CoverField = lazily(() => import('./CoverField.tsx').then((module) => module.CoverField), NotLoaded);
 
+const TranscriptField = lazily(() => import('./TranscriptField.tsx').then((module) => module.TranscriptField), NotLoaded);
+
 const RATIOS = ['16:9', '4:3', '1:1', '4:5', '9:16'];
 
 /** The control for a setting, by the type of its value. */
@@ -24,6 +26,12 @@ export function ValueField(props: ValueFieldProps): ReactElement {
     return (
       <Suspense fallback={<p className="quiet">…</p>}>
         <CoverField {...props} />
+      </Suspense>
+    );
+  if (props.id === 'transcript')
+    return (
+      <Suspense fallback={<p className="quiet">…</p>}>
+        <TranscriptField {...props} />
       </Suspense>
     );
   return (

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import { describe, expect, test, vi } from 'vitest';
 import { renderIn, storeWith, VIDEO } from '../../testing/render.tsx';
 import { playerReported } from '../../state/view.ts';
@@ -69,5 +69,32 @@ describe('the field of a value', () => {
     expect(offers.length).toBeGreaterThan(1);
     await user.click(offers[0]!);
     expect(accent.set).toHaveBeenCalledExactlyOnceWith(expect.stringMatching(/^#[0-9a-f]{6}$/));
+  });
+
+  test('a transcript comes of a file, with who speaks, tells what is said most, and is told where it is too long', async () => {
+    // The document of these tests has no cues (HTML, section 4.8.11.11), on which the reader builds its own.
+    vi.stubGlobal(
+      'VTTCue',
+      class {
+        constructor(...[startTime, endTime, text]: [number, number, string]) {
+          Object.assign(this, { startTime, endTime, text });
+        }
+      },
+    );
+    const transcript = given('transcript');
+    const user = await act(() => Promise.resolve(renderIn(storeWith(VIDEO), <ValueField {...transcript} />)));
+    const field = await screen.findByLabelText<HTMLInputElement>('Open WebVTT, SubRip or text');
+    const line = (at: number, words: string): string => `00:0${at}.000 --> 00:0${at + 1}.000\n<v Ann>${words}\n`;
+    const file = (text: string): File => new File([text], 'said.vtt', { type: 'text/vtt' });
+    await user.upload(field, file(`WEBVTT\n\n${line(1, 'The wheel turns.')}\n${line(3, 'This wheel does not.')}`));
+    await screen.findByText('2 lines, without their times.');
+    expect(transcript.set).toHaveBeenCalledExactlyOnceWith('Ann: The wheel turns. This wheel does not.');
+    expect(screen.getByRole('list', { name: 'Said most' }).textContent).toBe('wheel 2 times, from 0:01');
+    await user.upload(field, file('Only words.\n'));
+    await screen.findByText('Taken as plain text.');
+    expect(transcript.set).toHaveBeenLastCalledWith('Only words.');
+    await user.upload(field, file('x'.repeat(20_001)));
+    await screen.findByText(/It is 20,001 characters long, and 20,000 go into the code/);
+    expect(transcript.set).toHaveBeenCalledTimes(2);
   });
 });

@@ -15,17 +15,15 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { Button } from '@mui/material';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { parseTime, showTime } from '../../../core/model/time.ts';
-import { frequentWords } from '../../../core/order/cues/frequent.ts';
 import type { Entry } from '../../../core/order/order.ts';
 import type { PlayNote } from '../../../core/order/plays.ts';
 import { hasParts, intoChapters } from '../../../core/order/split.ts';
 import { sayPlayNote } from '../../../messages/order.ts';
-import { selectSite } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
+import { SaidMost } from '../../ui/SaidMost.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -145,7 +143,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
           </Button>
         </span>
         {said !== '' && <small role="status">{said}</small>}
-        {entry.transcript.length > 0 && <SaidMost transcript={entry.transcript} />}
+        {entry.transcript.length > 0 && <Transcript transcript={entry.transcript} />}
         {notes.map((note) => (
           <small key={note} className="order-note">
             {sayPlayNote(note)}
@@ -156,29 +154,13 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
   );
 }
 
-/** As many words as tell what a recording is about. */
-const MOST_WORDS = 12;
-
-/** The words that occur most in what is said, each with where it is said first. */
-function SaidMost({ transcript }: Pick<Entry, 'transcript'>): ReactElement {
-  const language = useAppSelector((state) => selectSite(state)?.language ?? 'en');
+/** What the transcript is about; counted when somebody looks, since it may have thousands of lines. */
+function Transcript({ transcript }: Pick<Entry, 'transcript'>): ReactElement {
   const [open, setOpen] = useState(false);
-  // Counted when somebody looks: a transcript may have thousands of lines.
-  const found = useMemo(
-    () => (open ? frequentWords(transcript, { language, most: MOST_WORDS }) : []),
-    [open, transcript, language],
-  );
   return (
     <details onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary>{transcript.length === 1 ? '1 line' : `${transcript.length} lines`}; said most</summary>
-      <ul className="order-words">
-        {found.map(({ word, count, first }) => (
-          <li key={word}>
-            {word} <small className="quiet">{`${count} times, from ${showTime(Math.floor(first))}`}</small>
-          </li>
-        ))}
-      </ul>
-      {open && found.length === 0 && <small className="quiet">No word occurs twice.</small>}
+      {open && <SaidMost transcript={transcript} />}
     </details>
   );
 }

@@ -1,0 +1,47 @@
+import { useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { settingOf } from '../../../core/known/settings/list.ts';
+import type { Cue } from '../../../core/order/order.ts';
+import { askPlayer } from '../../state/playerLink.ts';
+import type { Store } from '../../state/store.ts';
+import { FileButton } from '../../ui/FileButton.tsx';
+import type { NamedText } from '../../ui/files.ts';
+import { SaidMost } from '../../ui/SaidMost.tsx';
+import { TextValueField } from './TextValueField.tsx';
+import type { ValueFieldProps } from './valueFieldProps.ts';
+
+/** What is said: typed, or of a file with times, which also tells what it is about and where. */
+export function TranscriptField(props: ValueFieldProps): ReactElement {
+  const store = useStore() as Store;
+  const [cues, setCues] = useState<readonly Cue[]>([]);
+  const [said, setSaid] = useState('');
+  const { value: type } = settingOf(props.id);
+  const longest = type.type === 'text' ? type.longest : 0;
+  const take = async ([file]: NamedText[]): Promise<void> => {
+    if (!file) return;
+    const [{ readCues }, { asText }] = await Promise.all([
+      import('../../../core/order/cues/cues.ts'),
+      import('../../../core/order/cues/asText.ts'),
+    ]);
+    const read = (await readCues(file.text)) ?? [];
+    const text = read.length > 0 ? asText(read) : file.text.trim();
+    setCues(read);
+    if (text.length > longest)
+      return setSaid(
+        `It is ${text.length.toLocaleString('en')} characters long, and ${longest.toLocaleString('en')} go into the code. A running order of this one item takes all of it, and follows it.`,
+      );
+    if (text !== '') props.set(text);
+    setSaid(read.length > 0 ? `${read.length} lines, without their times.` : 'Taken as plain text.');
+  };
+  const jump = askPlayer(store, 'seek', { act: false })
+    ? (time: number): void => void askPlayer(store, 'seek', { time })
+    : undefined;
+  return (
+    <>
+      <FileButton words="Open WebVTT, SubRip or text" accept=".vtt,.srt,.txt" give={take} />
+      {said !== '' && <p role="status">{said}</p>}
+      {cues.length > 0 && <SaidMost transcript={cues} jump={jump} />}
+      <TextValueField {...props} />
+    </>
+  );
+}
