@@ -310,6 +310,37 @@ describe('a running order', () => {
       await foreign.stop();
     }));
 
+  test('comes of a column of a batch and of what is chosen on the Shelf, where it is found by what is in it', () =>
+    withOrders(async (page) => {
+      await goTo(page, `${world.server.address}/batch`);
+      const box = await find(
+        page,
+        'textbox',
+        'Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed',
+      );
+      await box.focus();
+      const [film, other] = ['k7wq2m9d', 'f3rryday'].map((id) => `${world.host('lanternreel')}/see/${id}`);
+      await page.keyboard.sendCharacter(`link;title;from;running order\n${film};Sluice;0:10;Talks\n${other};Ferry;;Talks`);
+      await press(page, 'button', 'Make the codes');
+      await waitForText(page, 'All 2 rows are made.');
+      await press(page, 'button', 'To the Shelf');
+      await waitForText(page, '2 embeds are on the Shelf, and 1 running order has what its name says.');
+      await press(page, 'link', 'Shelf');
+      await find(page, 'link', 'Talks 2');
+      await (await find(page, 'searchbox', 'Search the Shelf')).type('ferry');
+      await waitForText(page, '1 of 2');
+      await press(page, 'link', 'Talks 2');
+      await waitForText(page, '2 entries');
+      expect(await (await find(page, 'textbox', 'Entry 1 from')).evaluate((field) => (field as HTMLInputElement).value)).toBe(
+        '0:10',
+      );
+      await press(page, 'link', 'Shelf');
+      await press(page, 'checkbox', 'Choose Ferry');
+      await press(page, 'button', 'As a running order');
+      await waitForText(page, '1 entry');
+      await find(page, 'link', 'New running order 1');
+    }));
+
   test('tells what is wrong, and one press puts it right', () =>
     withOrders(async (page) => {
       const [first, second] = sample().entries;

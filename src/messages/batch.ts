@@ -20,6 +20,7 @@ const ROLE_WORDS: Readonly<Record<string, string>> = {
   site: 'Site',
   tags: 'Tags',
   description: 'Description',
+  order: 'Running order',
   out: 'Public from',
   pageOut: 'Page goes out',
 };
@@ -46,8 +47,16 @@ export function sayRow({ refusal, wrong, findings }: MadeRow): string[] {
 }
 
 /** What came of the last thing that was done with the whole batch. */
-export function sayBatch(said: { code: 'shelved'; count: number } | { code: 'full' | 'store' | 'broken' }): string {
-  if (said.code === 'shelved') return `${said.count} ${said.count === 1 ? 'embed is' : 'embeds are'} on the Shelf.`;
+export function sayBatch(
+  said: { code: 'shelved'; count: number; orders: number } | { code: 'full' | 'store' | 'broken' },
+): string {
+  if (said.code === 'shelved') {
+    const orders =
+      said.orders === 1
+        ? ', and 1 running order has what its name says'
+        : `, and ${said.orders} running orders have what their names say`;
+    return `${said.count} ${said.count === 1 ? 'embed is' : 'embeds are'} on the Shelf${said.orders === 0 ? '' : orders}.`;
+  }
   if (said.code === 'broken') return 'The batch stopped by a fault of Refenestra. Its rows are kept: make the codes once more.';
   return said.code === 'full'
     ? 'The browser has no room for them. Nothing was put on the Shelf; save them as files instead.'

@@ -3,6 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import { UNASKED } from '../core/many/batch/batch.ts';
 import { recogniseColumns, type Role } from '../core/many/batch/columns.ts';
 import { filesOfCodes, pageOfCodes, tableWithCodes } from '../core/many/batch/out.ts';
+import { filledOrders } from '../core/many/batch/orders.ts';
 import {
   makeRow,
   mayAsk,
@@ -24,8 +25,17 @@ import type { Work } from '../core/keeping/shelf/work.ts';
 import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { isFull } from '../app/storage/database.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
+import { listOrders, saveOrders } from '../app/storage/orders.ts';
 import { askPolitely } from './askPolitely.ts';
-import { ROW_ORDER, type BatchBegun, type BatchEnd, type BatchFile, type BatchMaker, type BatchTold } from './messages.ts';
+import {
+  ROW_ORDER,
+  type BatchBegun,
+  type BatchEnd,
+  type BatchFile,
+  type BatchMaker,
+  type BatchTold,
+  type Shelved,
+} from './messages.ts';
 
 /** Reads, makes, checks and writes many rows, away from the screen's own thread, a few at a time so that it can be told to stop. */
 const AT_ONCE = 100;
@@ -228,14 +238,22 @@ function written({ table, rows }: Batch, kind: BatchFile, title: string): string
   return zipSync(Object.fromEntries(Object.entries(filesOfCodes(rows)).map(([name, text]) => [name, strToU8(text)])));
 }
 
-async function shelve(current: Batch, now: number): Promise<number | 'full' | 'store'> {
+/** Puts what is made on the Shelf, and into the running orders that rows name. */
+async function shelve(current: Batch, now: number): Promise<Shelved | 'full' | 'store'> {
   try {
     const ready = current.rows.flatMap(({ code }, row) => (code === '' ? [] : [madeFor(current, row)]));
     await replaceWorks(
       ready.map(({ made, tags }) => ({ ...made, tags })),
       now,
     );
-    return ready.length;
+    const { orders } = await listOrders();
+    const filled = filledOrders(
+      ready,
+      orders.map(({ order }) => order),
+      () => crypto.randomUUID(),
+    );
+    await saveOrders(filled);
+    return { count: ready.length, orders: filled.length };
   } catch (error) {
     return isFull(error) ? 'full' : 'store';
   }

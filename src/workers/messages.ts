@@ -48,6 +48,12 @@ export interface BatchBegun {
   id: string;
 }
 
+/** How many embeds and running orders were put where they are kept. */
+export interface Shelved {
+  count: number;
+  orders: number;
+}
+
 /** What the worker that makes batches can be asked. It tells how far it is by itself, through what it was begun with. */
 export interface BatchMaker {
   begin: (begun: BatchBegun, tell: (told: BatchTold) => void) => Promise<BatchEnd>;
@@ -65,7 +71,7 @@ export interface BatchMaker {
   open: (row: number) => Work;
   write: (kind: BatchFile, title: string) => string | Uint8Array<ArrayBuffer>;
   /** To the Shelf: all that have code, or none; the number of those, or why there is none. */
-  shelve: (now: number) => Promise<number | 'full' | 'store'>;
+  shelve: (now: number) => Promise<Shelved | 'full' | 'store'>;
 }
 
 export type BatchFile = 'csv' | 'html' | 'zip';

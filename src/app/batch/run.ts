@@ -19,7 +19,7 @@ export interface BatchState {
   progress: BatchProgress;
   inSight: ReadonlyMap<number, BatchRow>;
   /** What came of the last thing that was done with the whole batch. */
-  said: { code: 'shelved'; count: number } | { code: 'full' | 'store' | 'broken' } | null;
+  said: { code: 'shelved'; count: number; orders: number } | { code: 'full' | 'store' | 'broken' } | null;
 }
 
 /** What of a batch outlives its tab: everything that is needed to make it again. */
@@ -83,7 +83,7 @@ export class BatchRun {
   shelve = (): void =>
     this.tell(
       (maker) => maker.shelve(Date.now()),
-      (shelved) => this.change({ said: typeof shelved === 'number' ? { code: 'shelved', count: shelved } : { code: shelved } }),
+      (shelved) => this.change({ said: typeof shelved === 'object' ? { code: 'shelved', ...shelved } : { code: shelved } }),
     );
   clear = (): void => {
     this.worker?.end();

@@ -12,6 +12,11 @@ export async function saveOrder(order: Order): Promise<void> {
   await database.orders.put({ id: order.id, changed: Date.now(), order });
 }
 
+export async function saveOrders(orders: readonly Order[]): Promise<void> {
+  const changed = Date.now();
+  await database.orders.bulkPut(orders.map((order) => ({ id: order.id, changed, order })));
+}
+
 export async function removeOrder(id: string): Promise<void> {
   await database.orders.delete(id);
 }

@@ -2,6 +2,7 @@ import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';
 import { bringIn } from '../../../core/pipeline.ts';
+import { entryOfEmbed } from '../../../core/keeping/shelf/asEntry.ts';
 import { entryOf, type Entry } from '../../../core/order/order.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -86,11 +87,9 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
       )}
       {shelf.length > 0 && (
         <ul aria-label="On the Shelf">
-          {shelf.map(({ id, title, item, facts }) => (
-            <li key={id}>
-              <Button onClick={() => take([made(item, title, { seconds: facts.duration, author: facts.author ?? '' })])}>
-                Add “{title}”
-              </Button>
+          {shelf.map((embed) => (
+            <li key={embed.id}>
+              <Button onClick={() => take([entryOfEmbed(embed)])}>Add “{embed.title}”</Button>
             </li>
           ))}
         </ul>

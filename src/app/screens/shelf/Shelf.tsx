@@ -11,6 +11,7 @@ import { EmbedDetail } from './EmbedDetail.tsx';
 import { Narrow } from './Narrow.tsx';
 import { ShelfActions } from './ShelfActions.tsx';
 import { ShelfList } from './ShelfList.tsx';
+import { ShelfOrders } from './ShelfOrders.tsx';
 import { Unreadable } from './Unreadable.tsx';
 import { useShelf, type Shelved } from './useShelf.ts';
 
@@ -88,6 +89,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
         whole={whole}
         showAll={narrowed ? () => setNarrowing(NO_NARROWING) : null}
       />
+      <ShelfOrders text={narrowing.text} />
       {entries.length === 0 && <Empty />}
       {examples.length > 0 && removed.length === 0 && unreadable.length === 0 && (
         <p className="shelf-examples">

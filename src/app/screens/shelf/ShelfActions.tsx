@@ -3,13 +3,17 @@ import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
 import { blockOf } from '../../../core/many/kit/block.ts';
 import type { Entry } from '../../../core/keeping/shelf/search.ts';
+import { newOrder } from '../../../core/order/order.ts';
+import { entryOfEmbed } from '../../../core/keeping/shelf/asEntry.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { changedSinceBundle } from '../../storage/bundles.ts';
 import { replaceWorks } from '../../storage/embeds.ts';
+import { saveOrder } from '../../storage/orders.ts';
 import { copyText } from '../../copyText.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
@@ -39,6 +43,7 @@ interface Props {
 export function ShelfActions({ picked, found, choose, remove, all, whole, showAll }: Props): ReactElement {
   const [open, setOpen] = useState<'block' | 'coming' | 'bundle' | null>(null);
   const store = useStore() as Store;
+  const navigate = useNavigate();
   const sites = useAppSelector(selectSites);
   const ids = picked.map(({ embed }) => embed.id);
   const close = (): void => setOpen(null);
@@ -49,6 +54,12 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
       picked.map(({ embed }) => reaimIn(store.getState(), embed, to)),
       Date.now(),
     );
+  };
+  const play = async (): Promise<void> => {
+    const entries = picked.flatMap(({ embed }) => entryOfEmbed(embed) ?? []);
+    const order = newOrder(crypto.randomUUID(), { name: 'New running order', entries });
+    await saveOrder(order);
+    await navigate(`/orders/${order.id}`);
   };
   return (
     <div className="shelf-actions">
@@ -66,6 +77,7 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
             ))}
           </select>
           <Button onClick={() => setOpen('block')}>As one block</Button>
+          <Button onClick={() => void play()}>As a running order</Button>
           <Button onClick={() => setOpen('bundle')}>Save as bundle</Button>
           <Button onClick={() => remove(ids)}>Remove</Button>
         </>

@@ -3,7 +3,7 @@ import { SETTINGS, type SettingId } from '../../known/settings/list.ts';
 import type { Table } from './table.ts';
 
 /** What a column says: the link, something of the row, or a setting. */
-export const ROLES = ['link', 'site', 'tags', 'description', 'out', 'pageOut'] as const;
+export const ROLES = ['link', 'site', 'tags', 'description', 'out', 'pageOut', 'order'] as const;
 export type Role = (typeof ROLES)[number] | SettingId;
 
 /** By which names columns are known, besides the ids and labels of the settings. In small letters. */
@@ -24,6 +24,9 @@ const NAMES = new Map<string, Role>(
     keywords: 'tags',
     description: 'description',
     summary: 'description',
+    order: 'order',
+    'running order': 'order',
+    series: 'order',
     out: 'out',
     'out on': 'out',
     'public from': 'out',

@@ -4,7 +4,7 @@ import type { Finding } from '../../steps/check/finding.ts';
 import { aboutOf, type Facts } from '../../model/item.ts';
 import type { SettingsFix } from '../../model/plan.ts';
 import type { Site } from '../../model/site.ts';
-import { parseValue } from '../../model/values.ts';
+import { parseValue, type SettingValue } from '../../model/values.ts';
 import { bringIn } from '../../pipeline.ts';
 import { playerOf } from '../../teach/pagePlayer.ts';
 import type { HostBook } from '../../known/hosts/book.ts';
@@ -46,6 +46,10 @@ export interface MadeRow {
   refusal: Refusal | null;
   wrong: WrongCell[];
   tags: string[];
+  /** Name of the running order that it goes into; empty where it goes into none. */
+  order: string;
+  /** Where the item begins and ends in it, in seconds. */
+  clip: { from: number | undefined; until: number | undefined };
 }
 
 /** What is shown and taken away of a row: its texts, and nothing that can be made again from them. */
@@ -81,6 +85,7 @@ export interface Cells {
   site: string | null;
   tags: string[];
   description: string;
+  order: string;
   out: string | null;
   pageOut: string | null;
   wrong: WrongCell[];
@@ -88,12 +93,23 @@ export interface Cells {
 
 /** What the cells of a row say, by the roles of their columns; what cannot be read is told, and not used. */
 export function readCells(cells: readonly string[], roles: readonly (Role | null)[], sites: readonly Site[]): Cells {
-  const read: Cells = { text: '', changes: {}, site: null, tags: [], description: '', out: null, pageOut: null, wrong: [] };
+  const read: Cells = {
+    text: '',
+    changes: {},
+    site: null,
+    tags: [],
+    description: '',
+    order: '',
+    out: null,
+    pageOut: null,
+    wrong: [],
+  };
   roles.forEach((role, i) => {
     const cell = (cells[i] ?? '').trim();
     if (role === null || cell === '') return;
     if (role === 'link') read.text = cell;
     else if (role === 'tags') read.tags = tagsIn(cell);
+    else if (role === 'order') read.order = cell.slice(0, 300);
     else if (role === 'description') read.description = cell.slice(0, MOST.description);
     else if (!takeChecked(read, { role, cell, sites })) read.wrong.push({ role, text: cell });
   });
@@ -159,7 +175,7 @@ export const mayAsk = (host: string, { book }: Pick<BatchSettings, 'book'>): boo
 /** The row of a work: made, checked, and sorted by whether it needs somebody. */
 export function makeRow(
   work: Work,
-  cells: Pick<Cells, 'wrong' | 'tags' | 'description'>,
+  cells: Pick<Cells, 'wrong' | 'tags' | 'description' | 'order'>,
   known: Facts,
   settings: BatchSettings,
 ): MadeRow {
@@ -178,8 +194,12 @@ export function makeRow(
     refusal: found?.refusal ?? null,
     wrong: cells.wrong,
     tags: cells.tags,
+    order: cells.order,
+    clip: { from: secondOf(embed?.settings.start), until: secondOf(embed?.settings.end) },
   };
 }
+
+const secondOf = (value: SettingValue | undefined): number | undefined => (typeof value === 'number' ? value : undefined);
 
 function stateOf(findings: readonly Finding[], stuck: boolean): MadeRow['state'] {
   if (stuck || findings.some(({ severity }) => severity === 'error')) return 'person';

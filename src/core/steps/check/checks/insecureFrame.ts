@@ -8,8 +8,7 @@ export const insecureFrame = defineCheck({
   about: 'A page that is loaded over https may not load a frame over http; browsers leave it blank (Mixed Content, section 5).',
   run: ({ item, code, site }) => {
     const frame = new URL(item.frame ?? item.canonical);
-    if (!code.framed || frame.protocol !== 'http:' || isLoopback(frame) || site?.address.startsWith('http:'))
-      return NOTHING;
+    if (!code.framed || frame.protocol !== 'http:' || isLoopback(frame) || site?.address.startsWith('http:')) return NOTHING;
     const origin = `//${frame.host}`;
     return [
       {

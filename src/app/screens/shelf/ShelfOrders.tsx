@@ -1,0 +1,29 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { listOrders } from '../../storage/orders.ts';
+
+/** Running orders whose name, or what is in them, has these words; nothing where there is none. */
+export function ShelfOrders({ text }: { text: string }): ReactElement | null {
+  const kept = useLiveQuery(listOrders);
+  const words = text
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
+  const found = (kept?.orders ?? []).filter(({ order: { name, entries } }) => {
+    const all = [name, ...entries.map(({ title }) => title)].join(' ').toLowerCase();
+    return words.every((word) => all.includes(word));
+  });
+  if (found.length === 0) return null;
+  return (
+    <nav className="shelf-orders" aria-label="Running orders">
+      Running orders:{' '}
+      {found.slice(0, 12).map(({ order: { id, name, entries } }) => (
+        <Link key={id} to={`/orders/${id}`}>
+          {name || 'Without a name'} <small className="number">{entries.length}</small>
+        </Link>
+      ))}
+      {found.length > 12 && <Link to="/orders">{found.length - 12} more</Link>}
+    </nav>
+  );
+}
