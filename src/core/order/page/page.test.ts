@@ -103,6 +103,8 @@ describe('the page', () => {
     const german = pageOf(order, { book, site: { ...site, language: 'de-AT' } }).html;
     expect(german).toContain('"play":"Abspielen"');
     expect(pageOf(order, { book, site: { ...site, language: 'ar' } }).html).toContain('dir="rtl"');
+    const dated = newOrder('o', { entries: [{ ...order.entries[1]!, day: '2026-11-29' }] });
+    expect(pageOf(dated, { book, site: { ...site, language: 'de' } }).html).toContain('<small>29.11.2026 · 1:12</small>');
   });
 });
 

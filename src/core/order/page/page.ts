@@ -4,7 +4,7 @@ import type { HostBook } from '../../known/hosts/book.ts';
 import type { Site } from '../../model/site.ts';
 import { paragraphsOf } from '../cues/paragraphs.ts';
 import type { Entry, Order } from '../order.ts';
-import { playsOf, type Played } from '../plays.ts';
+import { playsOf, type Played, type Plays } from '../plays.ts';
 import type { PageData } from './data.ts';
 import { SCRIPT } from './script.ts';
 import { styleOf, type PageColours } from './style.ts';
@@ -52,12 +52,13 @@ export function pageOf(order: Order, { book, site }: { book: HostBook; site: Sit
   const coloursOf = (of: Site['light']): PageColours => ({ ...of, accent: order.accent ?? of.text });
   const name = order.name || words.list;
   const style = styleOf(coloursOf(site.light), site.followsTheme ? coloursOf(site.dark) : null, familyOf(site));
+  const day = dayWords(site.language);
   const main = [
     `<main class="${order.layout}"><h1>${escapeHtml(name)}</h1>`,
     '<div class="stage" hidden></div>',
     `<div class="bar" hidden></div>`,
     `<ol aria-label="${escapeHtml(words.list)}">`,
-    ...order.entries.map((entry, i) => listItem(entry, played[i]!.plays, i)),
+    ...order.entries.map((entry, i) => listItem(entry, played[i]!.plays, { i, day })),
     '</ol>',
     ...order.entries.flatMap((entry, i) => (entry.transcript.length > 0 ? [transcriptOf(entry, i, words)] : [])),
     linksOf(order),
@@ -83,12 +84,18 @@ const frameOf = (played: Played | undefined): string | undefined => (played?.pla
 /** Signs that would end the style are no part of a typeface's name. */
 const familyOf = ({ typeface }: Site): string => typeface.family.replace(/[^\w\s,'"-]/g, '');
 
-function listItem(entry: Entry, plays: PageData['entries'][number]['plays'], i: number): string {
+/** A day as it is written in a language. */
+function dayWords(language: string): (day: string) => string {
+  const format = new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeZone: 'UTC' });
+  return (day) => (day === '' ? '' : format.format(new Date(`${day}T00:00:00Z`)));
+}
+
+function listItem(entry: Entry, plays: Plays, { i, day }: { i: number; day: (of: string) => string }): string {
   const length =
     entry.until !== undefined || entry.from !== undefined
       ? (entry.until ?? entry.seconds ?? 0) - (entry.from ?? 0)
       : entry.seconds;
-  const told = [entry.author, entry.day, length !== undefined && length > 0 ? showTime(Math.round(length)) : ''].filter(
+  const told = [entry.author, day(entry.day), length !== undefined && length > 0 ? showTime(Math.round(length)) : ''].filter(
     (one) => one !== '',
   );
   const media =
