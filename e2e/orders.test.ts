@@ -341,6 +341,23 @@ describe('a running order', () => {
       await find(page, 'link', 'New running order 1');
     }));
 
+  test('is played through: each clip from and to its second, and on; what is not there is found out', () =>
+    withOrders(async (page) => {
+      const [first, second] = sample().entries;
+      await bring(page, {
+        ...sample(),
+        entries: [
+          { ...first!, from: 5, until: 9 },
+          { ...second!, from: 10, until: 14 },
+          { ...first!, id: '3', title: 'Gone', address: media().replace('k7wq2m9d', 'nothing-here'), from: 5, until: 9 },
+        ],
+      });
+      await press(page, 'button', 'Play it through');
+      await waitForText(page, '2 of 3 as they should be.', 90_000);
+      await waitForText(page, '“A lecture”, all of it: plays from 0:05 to 0:09, and the next one begins.');
+      await waitForText(page, '“Gone”, all of it: could not be played.');
+    }));
+
   test('tells what is wrong, and one press puts it right', () =>
     withOrders(async (page) => {
       const [first, second] = sample().entries;

@@ -2,6 +2,8 @@ import type { OrderCheckId } from '../core/order/checks/list.ts';
 import type { OrderFinding } from '../core/order/checks/rule.ts';
 import type { OrderFormId } from '../core/order/forms/list.ts';
 import type { Entry, Order } from '../core/order/order.ts';
+import type { Probe, ProbeVerdict } from '../core/order/proof.ts';
+import { showTime } from '../core/model/time.ts';
 import type { PlayNote } from '../core/order/plays.ts';
 
 const NOTES: Record<PlayNote, string> = {
@@ -100,6 +102,21 @@ export function sayOrderRemedy({ remedy, entries: which }: OrderFinding): string
   if ('order' in remedy) return 'Use the colour of the text';
   return 'until' in remedy.entry ? 'Play to the end' : 'Play from the start';
 }
+
+const PROVED: { [Code in ProbeVerdict['code']]: (verdict: Extract<ProbeVerdict, { code: Code }>) => string } = {
+  right: ({ from, until }) =>
+    `plays from ${showTime(Math.round(from))} to ${showTime(Math.round(until))}, and the next one begins`,
+  untold: () => 'does not tell its time, so nobody can say where it begins and ends',
+  refused: () => 'could not be played',
+  beganElsewhere: ({ wanted, seen }) => `began at ${showTime(Math.round(seen))}, not at ${showTime(Math.round(wanted))}`,
+  endedElsewhere: ({ wanted, seen }) => `played to ${showTime(Math.round(seen))}, not to ${showTime(Math.round(wanted))}`,
+  stayed: ({ seen }) => `stood at ${showTime(Math.round(seen))}, and did not go on by itself`,
+};
+const EDGES: Record<Probe['edge'], string> = { start: 'its beginning', end: 'its end', both: 'all of it' };
+
+/** What was seen when one edge of an entry was played. */
+export const sayProved = ({ of, edge }: Probe, verdict: ProbeVerdict, { entries: all }: Order): string =>
+  `“${all[of]?.title || all[of]?.address}”, ${EDGES[edge]}: ${PROVED[verdict.code](verdict as never)}.`;
 
 /** How many transcripts and chapters came of those that a feed names. */
 export const sayFetched = (got: number, all: number): string =>

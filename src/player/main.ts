@@ -1,5 +1,6 @@
 import type { PageData } from '../core/order/page/data.ts';
 import type { Plays } from '../core/order/plays.ts';
+import type { OrderReport } from '../core/order/proof.ts';
 
 /** The page itself; or the element before the script, where the player is laid into a page of others. */
 const root: Document | ShadowRoot = document.currentScript?.previousElementSibling?.shadowRoot ?? document;
@@ -38,6 +39,11 @@ save.download = '';
 bar.append(back, next, sound, told, stay, save);
 for (const element of list.querySelectorAll('audio,video')) element.remove();
 stage.hidden = bar.hidden = false;
+
+/** Tells the page around it what plays; of what it says nothing depends here. */
+const tell = (runningOrder: OrderReport['runningOrder'], seconds?: number): void => {
+  if (root === document && parent !== window) parent.postMessage({ runningOrder, entry: at, time: seconds }, '*');
+};
 
 /** Shows which entry is meant, without playing it. */
 function choose(i: number): void {
@@ -154,6 +160,7 @@ const ask = (message: unknown, time: number): void =>
 
 function timeIs(seconds: number): void {
   time = seconds;
+  tell('time', seconds);
   follow(seconds);
   const { from = 0, until } = entries[at]!;
   if (until !== undefined && seconds >= until && seconds > from && !done) {
@@ -166,10 +173,11 @@ function timeIs(seconds: number): void {
 function over(): void {
   if (done) return;
   done = true;
+  tell('over');
   if (loop === 'one') return play(at);
   const last = at === entries.length - 1;
   if (continuous && (!last || loop === 'all')) return play(last ? 0 : at + 1);
-  if (last) told.textContent = words.over;
+  if (last) tell('end');
   frame = null;
   choose(last ? at : at + 1);
   if (last) told.textContent = words.over;
@@ -179,6 +187,7 @@ const PAUSE = 8;
 /** What cannot be played is told, and passed over after a pause that can be stopped. */
 function refused(): void {
   links[at]!.dataset.refused = '';
+  tell('refused');
   const last = at === entries.length - 1 && loop !== 'all';
   told.textContent = words.refused.replace('{s}', String(PAUSE));
   const open = make('a', { href: links[at]!.href, target: '_top', textContent: entries[at]!.title });

@@ -1,12 +1,10 @@
-import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { compareBack, mainTag } from '../../../core/proof/pasteBack/compare.ts';
-import { severityOf, joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
+import { joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
 import { survivor } from '../../../core/proof/pasteBack/survive.ts';
 import { formOf, offeredInstead } from '../../../core/steps/write/forms/list.ts';
-import { sayLoss } from '../../../messages/pasteBack.ts';
 import { formChosen, kept } from '../../state/bench.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts';
@@ -14,6 +12,7 @@ import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts
 import { storageFound } from '../../state/view.ts';
 import { savePastedBack } from '../../storage/embeds.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
+import { Losses } from '../../ui/Losses.tsx';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 
 /** What the site made of the code that it was given, and the form of code that would survive there. */
@@ -66,19 +65,10 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
 const LONGEST_BACK = 200_000;
 
 function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: string; close: () => void }): ReactElement {
-  if (losses.length === 0) return <h3>Everything is there, as it was given.</h3>;
   return (
     <>
-      <h3>{losses.length === 1 ? 'One thing is' : `${losses.length} things are`} not as they were given</h3>
-      <ul>
-        {losses.map((loss, i) => (
-          <li key={i} className="finding" data-severity={severityOf(loss)}>
-            <strong>{SEVERITY_WORDS[severityOf(loss)]}</strong>
-            <span>{sayLoss(loss)}</span>
-          </li>
-        ))}
-      </ul>
-      <Ways losses={losses} main={mainTag(given)} close={close} />
+      <Losses losses={losses} />
+      {losses.length > 0 && <Ways losses={losses} main={mainTag(given)} close={close} />}
     </>
   );
 }

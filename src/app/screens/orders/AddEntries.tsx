@@ -4,10 +4,13 @@ import { useState, type ReactElement } from 'react';
 import { bringIn } from '../../../core/pipeline.ts';
 import { entryOfEmbed } from '../../../core/keeping/shelf/asEntry.ts';
 import { entryOf, type Entry } from '../../../core/order/order.ts';
-import { selectBook } from '../../state/selectors.ts';
+import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
+import { KIND_WORDS } from '../../../messages/kinds.ts';
+import { selectBook, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { server } from '../../state/server.ts';
 import { listEmbeds } from '../../storage/embeds.ts';
+import { Choice } from '../../ui/Choice.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -21,11 +24,22 @@ const MOST_SHOWN = 8;
 const made = (address: string, title: string, given: Partial<Entry> = {}): Entry | null =>
   entryOf({ id: crypto.randomUUID(), address, title, ...given });
 
+/** The kinds that there are on the Shelf, in words. */
+const kindsOf = (embeds: readonly SavedEmbed[]): Readonly<Record<string, string>> => ({
+  '': 'all',
+  ...Object.fromEntries(
+    [...new Set(embeds.map(({ kind }) => kind))].flatMap((kind) => (KIND_WORDS[kind] ? [[kind, KIND_WORDS[kind]]] : [])),
+  ),
+});
+
 /** Links that are pasted, or what stands on the Shelf, found by typing. */
 export function AddEntries({ entries, add, told }: Props): ReactElement {
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
+  const sites = useAppSelector(selectSites);
   const [text, setText] = useState('');
+  const [kind, setKind] = useState('');
+  const [site, setSite] = useState('');
   const embeds = useLiveQuery(listEmbeds) ?? [];
   const links = bringIn(text, book).flatMap(({ item }) => (item ? [item] : []));
   const wanted = text.trim().toLowerCase();
@@ -33,9 +47,14 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
   const shelf =
     links.length > 0
       ? []
-      : embeds
-          .filter(({ title, item, host }) => item && !held.has(item) && `${title} ${host}`.toLowerCase().includes(wanted))
-          .slice(0, MOST_SHOWN);
+      : embeds.filter(
+          ({ title, item, host, tags, kind: of, work }) =>
+            item &&
+            !held.has(item) &&
+            (kind === '' || of === kind) &&
+            (site === '' || work.site === site) &&
+            `${title} ${host} ${tags.join(' ')}`.toLowerCase().includes(wanted),
+        );
   const take = (more: readonly (Entry | null)[]): void => {
     const found = more.filter((one) => one !== null);
     add(found);
@@ -85,9 +104,20 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
           Add {links.length === 1 ? 'this link' : `these ${links.length} links`}
         </Button>
       )}
+      {links.length === 0 && embeds.length > MOST_SHOWN && (
+        <div className="order-how">
+          <Choice label="Kind" value={kind} words={kindsOf(embeds)} change={setKind} />
+          <Choice
+            label="Site"
+            value={site}
+            words={{ '': 'all', ...Object.fromEntries(sites.map(({ id, name }) => [id, name])) }}
+            change={setSite}
+          />
+        </div>
+      )}
       {shelf.length > 0 && (
         <ul aria-label="On the Shelf">
-          {shelf.map((embed) => (
+          {shelf.slice(0, MOST_SHOWN).map((embed) => (
             <li key={embed.id}>
               <Button onClick={() => take([entryOfEmbed(embed)])}>Add “{embed.title}”</Button>
             </li>

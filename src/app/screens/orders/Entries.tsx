@@ -24,6 +24,7 @@ import { sayPlayNote } from '../../../messages/order.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { SaidMost } from '../../ui/SaidMost.tsx';
+import { ClipRail } from './ClipRail.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -125,6 +126,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
           onChange={({ target }) => set({ title: target.value })}
         />
         <small className="quiet">{entry.address}</small>
+        {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
         <span className="order-clip">
           <Time label={`Entry ${place} from`} value={entry.from} set={(from) => set({ from })} />
           <Time label={`Entry ${place} until`} value={entry.until} set={(until) => set({ until })} />

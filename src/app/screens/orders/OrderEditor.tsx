@@ -15,6 +15,7 @@ import { fetchFeed } from './fetchFeed.ts';
 import { OrderChecks } from './OrderChecks.tsx';
 import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
+import { OrderProof } from './OrderProof.tsx';
 
 const checkOrder = (draft: Order): Order | undefined => orderSchema.safeParse(draft).data;
 
@@ -111,6 +112,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
         </div>
         {page && site && <OrderOut order={shown} page={page} site={site} />}
         {page && site && <OrderChecks order={shown} page={page} site={site} change={alter} />}
+        {site && shown.entries.length > 0 && <OrderProof key={shown.id} order={shown} site={site} />}
         {page && <OrderPreview order={shown} page={page} />}
       </section>
     </>

@@ -6,12 +6,14 @@ import type { Order } from '../../../core/order/order.ts';
 import type { OrderPage } from '../../../core/order/page/page.ts';
 import { SCRIPT_HASH } from '../../../core/order/page/script.ts';
 import type { Site } from '../../../core/model/site.ts';
+import { compareBack } from '../../../core/proof/pasteBack/compare.ts';
 import { FORM_NOTES, FORM_WORDS } from '../../../messages/order.ts';
 import { copyText } from '../../copyText.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { saveFile } from '../../ui/files.ts';
+import { Losses } from '../../ui/Losses.tsx';
 import { sizeOf } from './sizeOf.ts';
 
 const FILE = 'running-order.html';
@@ -60,6 +62,7 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
         <SaveList order={order} />
       </div>
       <p role="status">{said}</p>
+      <WhatCameBack given={code} />
       {form.hashed && (
         <details>
           <summary>For a site with a strict policy</summary>
@@ -71,6 +74,27 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
         </details>
       )}
     </div>
+  );
+}
+
+/** What the site made of the code, once it was put into a page. */
+function WhatCameBack({ given }: { given: string }): ReactElement {
+  const [back, setBack] = useState('');
+  return (
+    <details>
+      <summary>See what your site made of it</summary>
+      <label className="order-back">
+        <span id="order-back-words">The code as it stands in the page now, or the source of the page</span>
+        <textarea
+          aria-labelledby="order-back-words"
+          rows={3}
+          value={back}
+          spellCheck={false}
+          onChange={({ target }) => setBack(target.value)}
+        />
+      </label>
+      <div role="status">{back.trim() !== '' && <Losses losses={compareBack(given, back)} />}</div>
+    </details>
   );
 }
 

@@ -1,0 +1,117 @@
+import { Button } from '@mui/material';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
+import { orderForm } from '../../../core/order/forms/list.ts';
+import type { Order } from '../../../core/order/order.ts';
+import { pageOf } from '../../../core/order/page/page.ts';
+import {
+  isShown,
+  judgeProbe,
+  orderReport,
+  probeOrder,
+  probesOf,
+  type OrderReport,
+  type Probe,
+  type ProbeVerdict,
+} from '../../../core/order/proof.ts';
+import type { Site } from '../../../core/model/site.ts';
+import { sayProved } from '../../../messages/order.ts';
+import { looksOf } from '../../preview.ts';
+import { openStage } from '../../proof/stage.ts';
+import { selectBook } from '../../state/selectors.ts';
+import type { Store } from '../../state/store.ts';
+
+/** Milliseconds after which an edge that shows nothing more is given up, and between two looks at it. */
+const PATIENCE = 15_000;
+const LOOK = 100;
+/** More than so many are not waited for by anybody. */
+const MOST = 40;
+const BARE = { heading: '', before: '', caption: '', after: '' };
+
+interface Seen {
+  probe: Probe;
+  verdict: ProbeVerdict;
+}
+
+/** Plays the edges of each entry in the preview, and says what was seen: where it begins, where it ends, whether it goes on. */
+export function OrderProof({ order, site }: { order: Order; site: Site }): ReactElement {
+  const store = useStore() as Store;
+  const holder = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState<readonly Seen[]>([]);
+  const [running, setRunning] = useState<AbortController | null>(null);
+  useEffect(() => () => running?.abort(), [running]);
+  const start = async (): Promise<void> => {
+    const stop = new AbortController();
+    setRunning(stop);
+    setSeen([]);
+    await playThrough(order, {
+      site,
+      store,
+      holder: holder.current!,
+      signal: stop.signal,
+      tell: (one) => setSeen((all) => [...all, one]),
+    });
+    setRunning(null);
+  };
+  const right = seen.filter(({ verdict }) => verdict.code === 'right').length;
+  return (
+    <section className="order-proof" aria-label="Play-through">
+      {running ? (
+        <Button variant="outlined" onClick={() => running.abort()}>
+          Stop
+        </Button>
+      ) : (
+        <Button variant="outlined" onClick={() => void start()}>
+          Play it through
+        </Button>
+      )}{' '}
+      <span role="status">
+        {running
+          ? `Playing the beginning and the end of each entry, without sound: ${seen.length} seen.`
+          : seen.length > 0 && `${right} of ${seen.length} as they should be.`}
+      </span>
+      <div ref={holder} className="order-stage" hidden={!running} />
+      <ul>
+        {seen.map(({ probe, verdict }, i) => (
+          <li key={i} data-right={verdict.code === 'right'}>
+            {sayProved(probe, verdict, order)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface Run {
+  site: Site;
+  store: Store;
+  holder: HTMLElement;
+  signal: AbortSignal;
+  tell: (seen: Seen) => void;
+}
+
+async function playThrough(order: Order, { site, store, holder, signal, tell }: Run): Promise<void> {
+  const state = store.getState();
+  const book = selectBook(state);
+  const probes = probesOf(order).slice(0, MOST);
+  for (const [i, probe] of probes.entries()) {
+    if (signal.aborted) return;
+    let reports: readonly OrderReport[] = [];
+    const stage = openStage({
+      holder,
+      looks: { ...looksOf(site, state.view.theme === 'night'), column: 1400, sample: BARE },
+      player: undefined,
+      heard: (message) => {
+        const report = orderReport.safeParse(message).data;
+        if (report) reports = [...reports, report];
+      },
+    });
+    const short = probeOrder(order, probes, i);
+    void stage.show(orderForm('whole').write(short, pageOf(short, { book, site }), ''), true, () => undefined);
+    const begun = performance.now();
+    while (!signal.aborted && !isShown(reports) && performance.now() - begun < PATIENCE)
+      await new Promise((done) => setTimeout(done, LOOK));
+    stage.close();
+    if (!signal.aborted) tell({ probe, verdict: judgeProbe(probe, reports) });
+  }
+}

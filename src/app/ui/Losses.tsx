@@ -1,0 +1,23 @@
+import './finding.css';
+import type { ReactElement } from 'react';
+import { severityOf, type Loss } from '../../core/proof/pasteBack/loss.ts';
+import { sayLoss } from '../../messages/pasteBack.ts';
+import { SEVERITY_WORDS } from '../../messages/severity.ts';
+
+/** What a site took out of a code, or changed in it. */
+export const Losses = ({ losses }: { losses: readonly Loss[] }): ReactElement =>
+  losses.length === 0 ? (
+    <h3>Everything is there, as it was given.</h3>
+  ) : (
+    <>
+      <h3>{losses.length === 1 ? 'One thing is' : `${losses.length} things are`} not as they were given</h3>
+      <ul className="losses">
+        {losses.map((loss, i) => (
+          <li key={i} className="finding" data-severity={severityOf(loss)}>
+            <strong>{SEVERITY_WORDS[severityOf(loss)]}</strong>
+            <span>{sayLoss(loss)}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
