@@ -1,3 +1,4 @@
+import '../../ui/difference.css';
 import type { ReactElement } from 'react';
 import type { Difference } from '../../../core/live/compare.ts';
 import { settingOf } from '../../../core/known/settings/list.ts';
@@ -60,6 +61,8 @@ const changeOf = ({ before, after }: Difference): string => (before === null ? '
 const CodeOf = ({ words, code }: { words: string; code: string }): ReactElement => (
   <figure>
     <figcaption>{words}</figcaption>
-    <pre tabIndex={0}>{code.slice(0, 4000)}</pre>
+    <pre className="code-difference" tabIndex={0}>
+      {code.slice(0, 4000)}
+    </pre>
   </figure>
 );

@@ -6,7 +6,7 @@ import type { OrderPage } from '../../../core/order/page/page.ts';
 import { looksOf } from '../../preview.ts';
 import { openStage } from '../../proof/stage.ts';
 import { selectSite } from '../../state/selectors.ts';
-import type { Store } from '../../state/store.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
 
 /** Milliseconds without a change after which the page is loaded anew. */
 const QUIET = 600;
@@ -16,22 +16,22 @@ const BARE = { heading: '', before: '', caption: '', after: '' };
 export function OrderPreview({ order, page }: { order: Order; page: OrderPage }): ReactElement {
   const store = useStore() as Store;
   const holder = useRef<HTMLDivElement>(null);
+  const night = useAppSelector((state) => state.view.theme === 'night');
   const code = orderForm('whole').write(order, page, '');
   useEffect(() => {
     const timer = setTimeout(() => {
-      const state = store.getState();
-      const site = selectSite(state);
+      const site = selectSite(store.getState());
       if (!site) return;
       stage.current?.close();
       stage.current = openStage({
         holder: holder.current!,
-        looks: { ...looksOf(site, state.view.theme === 'night'), column: 1400, sample: BARE },
+        looks: { ...looksOf(site, night), column: 1400, sample: BARE },
         player: undefined,
       });
       void stage.current.show(code, true, () => undefined);
     }, QUIET);
     return () => clearTimeout(timer);
-  }, [code, store]);
+  }, [code, store, night]);
   const stage = useRef<ReturnType<typeof openStage> | null>(null);
   useEffect(() => () => stage.current?.close(), []);
   return <div ref={holder} className="order-preview" />;
