@@ -3,7 +3,7 @@ import { defineConfig } from 'vite';
 
 const at = (path: string): string => resolve(import.meta.dirname, path);
 
-/** What runs without a compiler: the command line, and the figures of the core and of a sweep. All packages are in it. */
+/** What runs without a compiler: the server and its workers, the command line, and some figures. All packages are in it. */
 export default defineConfig({
   publicDir: false,
   ssr: { noExternal: true },
@@ -12,7 +12,13 @@ export default defineConfig({
     outDir: 'dist/node',
     target: 'node20',
     rolldownOptions: {
-      input: { cli: at('src/cli/main.ts'), bench: at('bench/main.ts'), sweep: at('bench/sweep.ts') },
+      input: {
+        server: at('src/server/main.ts'),
+        work: at('src/server/work.ts'),
+        cli: at('src/cli/main.ts'),
+        bench: at('bench/main.ts'),
+        sweep: at('bench/sweep.ts'),
+      },
       output: { entryFileNames: '[name].js' },
     },
   },

@@ -12,18 +12,18 @@ import { examplesOf, makeHost } from '../src/laws/hosts.ts';
 import { fastest } from './fastest.ts';
 import { line } from './line.ts';
 import { tokenise } from './tokenise.ts';
-import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+import { readCardFiles, readItems, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 
 /** Prints the figures that the product promises, each a ratio of two measurements in this one run. */
 const LINKS = 100_000;
 /** Rounds over the links, and over the page: enough that the engine has compiled what it runs. */
 const ROUNDS = { links: 9, page: 90 };
-const { cards } = loadCards(readCardFiles(WRITTEN_PORT));
+const { cards } = loadCards(readCardFiles(WRITTEN_ORIGIN));
 const book = makeBook(cards);
 
 let sink = 0;
 
-const shared = readItems(WRITTEN_PORT).flatMap((item) => item.links.filter((link) => !link.endsWith('/edit')));
+const shared = readItems(WRITTEN_ORIGIN).flatMap((item) => item.links.filter((link) => !link.endsWith('/edit')));
 const links = Array.from({ length: LINKS }, (_, i) => {
   const link = shared[i % shared.length]!;
   return `${link}${link.includes('?') ? '&' : '?'}n=${i}`;
@@ -118,7 +118,7 @@ function changing(make: (settings: Settings) => { findings: readonly unknown[] }
   }
   return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!;
 }
-const [site] = readSites(WRITTEN_PORT);
+const [site] = readSites(WRITTEN_ORIGIN);
 const context = { book, site: site!, facts: {} };
 const [written] = bringIn(shared[0]!, book);
 const hand = `<iframe width="560" height="315" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=42" allowfullscreen></iframe>`;

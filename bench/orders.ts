@@ -21,8 +21,8 @@ const SECONDS = 3 * 60 * 60;
 const LOADS = 9;
 
 const [server, browser] = await Promise.all([startServer(), launchBrowser()]);
-const book = makeBook(loadCards(readCardFiles(server.port)).cards);
-const site = readSites(server.port)[0]!;
+const book = makeBook(loadCards(readCardFiles(server.address)).cards);
+const site = readSites(server.address)[0]!;
 const page = (order: Order): string => pageOf(order, { book, site }).html;
 const sound = `http://earbrook.localhost:${server.port}/media/millers-diary-1.ogg`;
 

@@ -2,14 +2,14 @@ import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { NO_RULES } from '../src/core/many/sweep/rules.ts';
 import { sweepFile } from '../src/core/many/sweep/sweepFile.ts';
-import { readCardFiles, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 import { fastest } from './fastest.ts';
 import { line } from './line.ts';
 import { tokenise } from './tokenise.ts';
 
 /** Pages of fifty thousand signs, each with two embeds: swept, and with titles put in, against taking them apart. */
-const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
-const site = readSites(WRITTEN_PORT)[0]!;
+const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
+const site = readSites(WRITTEN_ORIGIN)[0]!;
 const finding = { book, site, style: undefined, rules: NO_RULES, gone: new Set<string>() };
 const changing = { ...finding, rules: { ...NO_RULES, titles: true } };
 

@@ -3,22 +3,22 @@ import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { sayCardProblem } from '../src/messages/en.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
-import { atPort, readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+import { atOrigin, readCardFiles, readItems, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 
-const items = readItems(WRITTEN_PORT);
+const items = readItems(WRITTEN_ORIGIN);
 const here = import.meta.dirname;
 const PLAYING = ['video', 'audio', 'podcast', 'live', 'loop', 'recording'];
 const fileOf = (id: string): string => id.replace('/', '.');
 
 describe('the sample world', () => {
   test('has cards without a fault', () => {
-    const { cards, problems } = loadCards(readCardFiles(WRITTEN_PORT));
+    const { cards, problems } = loadCards(readCardFiles(WRITTEN_ORIGIN));
     expect(problems.map(sayCardProblem)).toEqual([]);
     expect(new Set(items.map((item) => item.host))).toEqual(new Set(cards.map((card) => card.id)));
   });
 
   test('has three sites of different columns', () => {
-    const columns = readSites(WRITTEN_PORT).map((site) => site.column);
+    const columns = readSites(WRITTEN_ORIGIN).map((site) => site.column);
     expect(new Set(columns).size).toBe(3);
   });
 
@@ -51,14 +51,13 @@ describe('the sample world', () => {
     expect(weight('media/files') + weight('covers')).toBeLessThan(6_000_000);
   });
 
-  test('follows another port, in plain and in encoded addresses', () => {
-    expect(atPort('http://a.localhost:4600/x?u=http%3A%2F%2Fb.localhost%3A4600', 4711)).toBe(
-      'http://a.localhost:4711/x?u=http%3A%2F%2Fb.localhost%3A4711',
-    );
-    expect(
-      readItems(4711)
-        .flatMap((item) => item.links)
-        .join(),
-    ).not.toContain('4600');
+  test.each([
+    ['http://localhost:4711', 'http://a.localhost:4711/x?u=http%3A%2F%2Fb.localhost%3A4711'],
+    ['https://refenestra.test', 'https://a.refenestra.test/x?u=https%3A%2F%2Fb.refenestra.test'],
+    ['https://refenestra.test:8443', 'https://a.refenestra.test:8443/x?u=https%3A%2F%2Fb.refenestra.test%3A8443'],
+  ])('follows %s, in plain and in encoded addresses', (origin, placed) => {
+    expect(atOrigin('http://a.localhost:4600/x?u=http%3A%2F%2Fb.localhost%3A4600', origin)).toBe(placed);
+    const texts = [...readCardFiles(origin).map(({ text }) => text), JSON.stringify([readItems(origin), readSites(origin)])];
+    expect(texts.join()).not.toContain('4600');
   });
 });

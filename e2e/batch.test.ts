@@ -85,7 +85,7 @@ describe('two hundred links', () => {
 
 /** The codes that the command line makes of the same table, for the same site. */
 const codesOfCommandLine = (text: string): Promise<string[]> =>
-  withFiles({ 'in.csv': text, 'site.json': JSON.stringify(readSites(world.server.port)[0]) }, async (at) => {
+  withFiles({ 'in.csv': text, 'site.json': JSON.stringify(readSites(world.server.address)[0]) }, async (at) => {
     const csv = await cli(['batch', at('in.csv'), '--site', at('site.json'), '--ask', world.server.address]);
     const { data } = Papa.parse<string[]>(csv.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
     return data.slice(1).map((row) => row[3]!);

@@ -156,8 +156,8 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
       autoplay: true,
       entries: [{ ...clip('One', 3, 5), transcript }, clip('Two', 8, 10)],
     });
-    const book = makeBook(loadCards(readCardFiles(server.port)).cards);
-    const { html } = pageOf(order, { book, site: readSites(server.port)[0]! });
+    const book = makeBook(loadCards(readCardFiles(server.address)).cards);
+    const { html } = pageOf(order, { book, site: readSites(server.address)[0]! });
     const foreign = await serveForeignPage(html);
     const person = await people.visitor();
     await person.goTo(foreign.address);

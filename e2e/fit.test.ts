@@ -78,7 +78,7 @@ describe('every form of code with a frame measures as planned', () => {
   test.each(FORMS.filter((form) => !form.frameless && form.language === 'html' && form.id !== 'page').map(({ id }) => id))(
     '%s',
     async (form) => {
-      const book = makeBook(loadCards(readCardFiles(world.server.port)).cards);
+      const book = makeBook(loadCards(readCardFiles(world.server.address)).cards);
       const { item } = recognise(`${world.host('lanternreel')}/see/k7wq2m9d`, book)[0]!;
       for (const settings of SETTINGS) {
         const { code, plan } = makeEmbed(item!, settings, { book, site: null, form, facts: {} });
@@ -102,7 +102,7 @@ describe('every form of code with a frame measures as planned', () => {
 
 describe('forms for other kinds of pages measure as planned', () => {
   const embed = (form: 'jsx' | 'page', settings: Settings): string => {
-    const book = makeBook(loadCards(readCardFiles(world.server.port)).cards);
+    const book = makeBook(loadCards(readCardFiles(world.server.address)).cards);
     const { item } = recognise(`${world.host('lanternreel')}/see/k7wq2m9d`, book)[0]!;
     return makeEmbed(item!, settings, { book, site: null, form, facts: {} }).code.text;
   };
@@ -240,7 +240,7 @@ describe('on the Bench', () => {
     const site = await publish(world.browser, code);
     const { tint } = await site.until((report) => report.ear === 'pricked');
     await site.close();
-    const { dark, palette } = readSites(world.server.port)[0]!;
+    const { dark, palette } = readSites(world.server.address)[0]!;
     expect(contrastOf(String(tint), dark.ground)).toBeGreaterThanOrEqual(3);
     expect(palette.map(({ colour }) => colour)).toContain(tint);
   });

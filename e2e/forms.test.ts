@@ -9,10 +9,10 @@ import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { bringIn, makeEmbed } from '../src/core/pipeline.ts';
 import type { Settings } from '../src/core/known/settings/list.ts';
 import { FORMS } from '../src/core/steps/write/forms/list.ts';
-import { readCardFiles, readItems, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
+import { readCardFiles, readItems, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 
 const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;
-const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
+const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
 const ASKED: readonly Settings[] = [
   {},
   {
@@ -55,9 +55,9 @@ test('every form of code passes the checker of the W3C without an error', () => 
   for (const form of FORMS.filter(({ language }) => language === 'html'))
     for (const [i, asked] of ASKED.entries()) {
       const together: string[] = [];
-      for (const item of readItems(WRITTEN_PORT)) {
+      for (const item of readItems(WRITTEN_ORIGIN)) {
         const found = bringIn(item.links[0]!, book)[0]!.item!;
-        const { code } = makeEmbed(found, asked, { book, site: readSites(WRITTEN_PORT)[0]!, form: form.id, facts: {} });
+        const { code } = makeEmbed(found, asked, { book, site: readSites(WRITTEN_ORIGIN)[0]!, form: form.id, facts: {} });
         codes++;
         if (form.id === 'page') keep(`page-${i}-${codes}`, code.text);
         else together.push(code.text);

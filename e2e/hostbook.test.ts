@@ -48,7 +48,7 @@ const card = (n: number): Record<string, unknown> => ({
 
 /** The card of the map, as somebody would have it under another name. */
 const ownCard = (port: number, share: string): object => {
-  const { text } = readCardFiles(port).find(({ name }) => name === 'waymoss.json')!;
+  const { text } = readCardFiles(`http://localhost:${port}`).find(({ name }) => name === 'waymoss.json')!;
   const card = JSON.parse(text) as { origins: object };
   return { ...card, id: 'mymoss', origins: { ...card.origins, share: [share] } };
 };

@@ -2,7 +2,7 @@ import { get, type IncomingMessage } from 'node:http';
 import { text } from 'node:stream/consumers';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { readItems, WRITTEN_PORT } from '../src/standins/world.ts';
+import { readItems, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 import { bringIn, choose, codeOf, copyCode, openToken, type, useBench, waitForCode } from './bench.ts';
 import { press, publish, type Report, until, waitForText } from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
@@ -251,7 +251,7 @@ async function served(address: string): Promise<string> {
   return text(answer);
 }
 
-const items = readItems(WRITTEN_PORT);
+const items = readItems(WRITTEN_ORIGIN);
 
 describe('from any link of a host to a page that behaves', () => {
   test('is walked for all thirteen', () => {
@@ -259,7 +259,7 @@ describe('from any link of a host to a page that behaves', () => {
   });
 
   test.each(FLOWS)('$id', async ({ id, item, title, settings, observe }) => {
-    const links = readItems(world.server.port).find((one) => one.host === id && one.id === item)!.links;
+    const links = readItems(world.server.address).find((one) => one.host === id && one.id === item)!.links;
     const code = await onBench(async (page) => {
       const [plain, ...others] = links.filter((link) => !link.endsWith('/edit'));
       for (const link of [...others, plain!]) {

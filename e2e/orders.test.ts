@@ -380,8 +380,8 @@ describe('a running order', () => {
     const folder = mkdtempSync(join(tmpdir(), 'order-'));
     const file = join(folder, 'order.html');
     const { html } = pageOf(sample(), {
-      book: makeBook(loadCards(readCardFiles(world.server.port)).cards),
-      site: readSites(world.server.port)[0]!,
+      book: makeBook(loadCards(readCardFiles(world.server.address)).cards),
+      site: readSites(world.server.address)[0]!,
     });
     writeFileSync(file, html);
     // The checker does not know container queries yet (CSS Containment 3, section 5).

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { readSites } from '../standins/world.ts';
+import { readSites, WRITTEN_ORIGIN } from '../standins/world.ts';
 
 const LINK = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 
@@ -163,7 +163,7 @@ describe('batch', () => {
     writeFileSync(join(folder, name), text);
     return join(folder, name);
   };
-  const site = readSites(4600)[0]!;
+  const site = readSites(WRITTEN_ORIGIN)[0]!;
   const files = {
     csv: put('in.csv', `link;title\n${LINK};Sluice\nask the ferryman;B\n`),
     site: put('site.json', JSON.stringify(site)),

@@ -7,12 +7,12 @@ import { makeBook, type HostBook } from '../core/known/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { sayCardProblem } from '../messages/en.ts';
-import { readCardFiles, readFolder, readSites, WRITTEN_PORT } from '../standins/world.ts';
+import { originFrom, readCardFiles, readFolder, readSites } from '../standins/world.ts';
 
 /** The command was given something that it cannot use; the message says what would be right. */
 export class UsageError extends Error {}
 
-const port = (): number => Number(process.env.PORT ?? WRITTEN_PORT);
+const origin = (): string => originFrom(process.env);
 
 export const readText = (argument: string): Promise<string> =>
   argument === '-' ? readAll(process.stdin) : Promise.resolve(argument);
@@ -30,7 +30,7 @@ export function readFileOrSay(file: string, what: string): string {
 
 export function loadFolder(folder: string | undefined): ReturnType<typeof loadCards> {
   try {
-    return loadCards(folder === undefined ? readCardFiles(port()) : readFolder(folder, port()));
+    return loadCards(folder === undefined ? readCardFiles(origin()) : readFolder(folder, origin()));
   } catch (error) {
     throw new UsageError(`The folder of host cards cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   }
@@ -47,7 +47,7 @@ export function openBook(folder: string | undefined): HostBook {
 export const readSite = (file: string): Site => readJson(file, { what: 'site', schema: siteSchema });
 
 /** Where nobody names a site: that of the sample world. */
-export const sampleSite = (): Site => readSites(port())[0]!;
+export const sampleSite = (): Site => readSites(origin())[0]!;
 
 /** What a JSON file describes, checked, or a usage error that says where it is not right. */
 export function readJson<Value>(file: string, { what, schema }: { what: string; schema: z.ZodType<Value> }): Value {

@@ -5,12 +5,12 @@ import { loadCards } from '../core/known/hosts/loadCards.ts';
 import type { ValueType, SettingValue } from '../core/model/values.ts';
 import { SETTINGS, type Settings } from '../core/known/settings/list.ts';
 import { FORMS } from '../core/steps/write/forms/list.ts';
-import { readCardFiles, readSites, WRITTEN_PORT } from '../standins/world.ts';
+import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../standins/world.ts';
 
 /** The cards and sites that ship, and generators of links, settings and forms for them. */
-export const cards: readonly HostCard[] = loadCards(readCardFiles(WRITTEN_PORT)).cards;
+export const cards: readonly HostCard[] = loadCards(readCardFiles(WRITTEN_ORIGIN)).cards;
 export const book = makeBook(cards);
-export const sites = readSites(WRITTEN_PORT);
+export const sites = readSites(WRITTEN_ORIGIN);
 
 /** How often a property is tried; `RUNS=20000` for a long look. */
 export const runs = (usual: number): { numRuns: number } => ({

@@ -4,7 +4,7 @@ import { measurePage } from './measure.ts';
 import { EMBEDS, placeCode } from './placeCode.ts';
 
 /** The page in which an embed is tried: it obeys the application that frames it, and nobody else. */
-const application = `${location.protocol}//${location.host.replace('preview.', '')}`;
+const application = document.querySelector<HTMLMetaElement>('meta[name=application]')!.content;
 
 const article = document.createElement('article');
 const heading = document.createElement('h1');

@@ -18,7 +18,7 @@ describe('how long an answer holds', () => {
 
 /** An interface that answers with how often it asked; an answer holds for as many seconds as the body says. */
 function counting() {
-  const answers = new Answers<{ asked: number }>();
+  const answers = new Answers<{ asked: number }>('counted');
   let asked = 0;
   const app = express().post('/', express.json(), answers.known, async (incoming, response) => {
     const { seconds } = incoming.body as { seconds: number };

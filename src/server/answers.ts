@@ -2,6 +2,7 @@ import type { RequestHandler } from 'express';
 import CachePolicy from 'http-cache-semantics';
 import { LRUCache } from 'lru-cache';
 import type { Fetched } from './guard.ts';
+import type { SharedAnswers } from './together/together.ts';
 
 /** What came of a question to others, and for how many seconds it holds. */
 export interface Fresh<Answer> {
@@ -18,6 +19,11 @@ export function secondsOf({ url, status, headers }: Pick<Fetched, 'url' | 'statu
 /** Answers in memory at most, and the longest that one is kept, in seconds: a host may change its mind. */
 const MOST = 5000;
 const LONGEST = 24 * 60 * 60;
+/** Milliseconds for which what another process found out is kept here as well: how long it holds is not known here. */
+const SHARED_FOR = 60_000;
+
+/** Where an answer came from. */
+export type AnswerFrom = 'memory' | 'shared' | 'host';
 
 /** One question, in whichever order its parts stand. */
 const keyOf = (body: object): string => JSON.stringify(Object.entries(body).sort());
@@ -26,24 +32,56 @@ const keyOf = (body: object): string => JSON.stringify(Object.entries(body).sort
 export class Answers<Answer extends object> {
   private readonly kept = new LRUCache<string, Answer>({ max: MOST });
   private readonly asking = new Map<string, Promise<Answer>>();
+  private readonly kind: string;
+  private readonly shared: SharedAnswers | null;
+  private readonly count: (kind: string, from: AnswerFrom) => void;
 
-  /** Answers at once what is known; anything else goes on to the next handler. */
-  readonly known: RequestHandler = (request, response, next) => {
-    const answer = this.kept.get(keyOf((request.body ?? {}) as object));
+  constructor(
+    kind: string,
+    shared: SharedAnswers | null = null,
+    count: (kind: string, from: AnswerFrom) => void = () => undefined,
+  ) {
+    this.kind = kind;
+    this.shared = shared;
+    this.count = count;
+  }
+
+  /** Answers at once what is known, here or to another process; anything else goes on to the next handler. */
+  readonly known: RequestHandler = async (request, response, next) => {
+    const answer = await this.lookUp(keyOf((request.body ?? {}) as object));
     if (answer) response.json(answer);
     else next();
   };
+
+  private async lookUp(key: string): Promise<Answer | null> {
+    const here = this.kept.get(key);
+    if (here) this.count(this.kind, 'memory');
+    if (here || !this.shared) return here ?? null;
+    const text = await this.shared.get(`${this.kind}:${key}`);
+    if (text === null) return null;
+    this.count(this.kind, 'shared');
+    const answer = JSON.parse(text) as Answer;
+    this.kept.set(key, answer, { ttl: SHARED_FOR });
+    return answer;
+  }
+
+  private keep(key: string, { answer, seconds }: Fresh<Answer>): Answer {
+    this.count(this.kind, 'host');
+    const time = Math.min(seconds, LONGEST);
+    // A time to live of less than a millisecond would be taken for one without end.
+    if (time >= 1) {
+      this.kept.set(key, answer, { ttl: time * 1000 });
+      this.shared?.set(`${this.kind}:${key}`, JSON.stringify(answer), time);
+    }
+    return answer;
+  }
 
   /** Asks, unless the same is being asked already. */
   async ask(body: object, find: () => Promise<Fresh<Answer>>): Promise<Answer> {
     const key = keyOf(body);
     const before = this.asking.get(key);
     if (before) return before;
-    const asking = find().then(({ answer, seconds }) => {
-      // A time to live of less than a millisecond would be taken for one without end.
-      if (seconds >= 1) this.kept.set(key, answer, { ttl: Math.min(seconds, LONGEST) * 1000 });
-      return answer;
-    });
+    const asking = this.lookUp(key).then(async (known) => known ?? this.keep(key, await find()));
     this.asking.set(key, asking);
     return asking.finally(() => this.asking.delete(key));
   }

@@ -18,6 +18,18 @@ export function serveAssets(serveStatic: Options): RequestHandler {
   return (request, response, next) => (isWellFormed(request.path) ? files(request, response, next) : next());
 }
 
+/** Some files of the build that stand at the top, and are asked for anew each time: what they name changes with each build. */
+export function serveFiles(names: readonly string[]): RequestHandler {
+  const files = expressStaticGzip(BUILT, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: { cacheControl: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') },
+  }) as RequestHandler;
+  const paths = new Set(names.map((name) => `/${name}`));
+  return (request, response, next) => (paths.has(request.path) ? files(request, response, next) : next());
+}
+
 /** Whether every per cent sign begins an escape of UTF-8. */
 function isWellFormed(path: string): boolean {
   try {

@@ -1,7 +1,6 @@
 import type { AddressInfo } from 'node:net';
 import { once } from 'node:events';
 import { createServer as listen, type Server } from 'node:http';
-import { pino } from 'pino';
 import { request } from 'undici';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { linksIn, sitemapIn } from '../core/many/sweep/siteLinks.ts';
@@ -9,7 +8,7 @@ import { PAGES } from '../standins/tidemill/routes.ts';
 import type { CrawlTold } from '../core/many/sweep/crawled.ts';
 import { crawl } from './crawl.ts';
 import { Refused, type Fetched } from './guard.ts';
-import { createServer } from './server.ts';
+import { quietServer } from './testing.ts';
 
 describe('the sample site, with its traps', () => {
   let server: Server;
@@ -20,7 +19,7 @@ describe('the sample site, with its traps', () => {
     await once(probe, 'listening');
     port = (probe.address() as AddressInfo).port;
     probe.close();
-    server = createServer(port, pino({ level: 'silent' })).listen(port);
+    server = quietServer({ PORT: String(port) }).listen(port);
     const body = JSON.stringify({ url: `http://tidemill.localhost:${port}/` });
     const ask = () =>
       fetch(`http://localhost:${port}/api/crawl`, { method: 'POST', body, headers: { 'Content-Type': 'application/json' } });

@@ -1,5 +1,4 @@
 import type { RequestHandler } from 'express';
-import PQueue from 'p-queue';
 import robotsParser from 'robots-parser';
 import { setTimeout as wait } from 'node:timers/promises';
 import { gunzipSync } from 'node:zlib';
@@ -9,6 +8,7 @@ import { decodeFile } from '../core/many/sweep/encoding.ts';
 import { linksIn, pageOf, shapeOf, sitemapIn } from '../core/many/sweep/siteLinks.ts';
 import { guardedFetch, Refused, type Fetched, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
+import type { InTurn } from './together/turns.ts';
 
 /** Reading the pages of a site as a polite visitor: one request at a time, with a pause, and only what its robots.txt allows. */
 const asked = z.strictObject({
@@ -36,19 +36,7 @@ const LONGEST_WAIT = 20;
 const ENDLESS = 40;
 
 /** `POST /api/crawl`: the pages of a site, one JSON text a line, as they come. */
-export function crawlRoute(guard: Guard): RequestHandler {
-  /** One request at a time to one host, whoever asks for it; with how many are asking. */
-  const lanes = new Map<string, { queue: PQueue; users: number }>();
-  const enter = (host: string): PQueue => {
-    const lane = lanes.get(host) ?? { queue: new PQueue({ concurrency: 1 }), users: 0 };
-    lanes.set(host, { ...lane, users: lane.users + 1 });
-    return lane.queue;
-  };
-  const leave = (host: string): void => {
-    const { queue, users } = lanes.get(host)!;
-    if (users > 1) lanes.set(host, { queue, users: users - 1 });
-    else lanes.delete(host);
-  };
+export function crawlRoute(guard: Guard, inTurn: InTurn): RequestHandler {
   return async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
@@ -56,10 +44,8 @@ export function crawlRoute(guard: Guard): RequestHandler {
     response.on('close', () => gone.abort());
     response.type('application/x-ndjson').set('Cache-Control', 'no-store');
     const { host } = new URL(body.data.url);
-    const lane = enter(host);
-    response.on('close', () => leave(host));
-    const inTurn: Ask = (address, limits) => lane.add(() => guardedFetch(address, guard, limits));
-    for await (const told of crawl(body.data.url, inTurn, { most: body.data.most, signal: gone.signal })) {
+    const ask: Ask = (address, limits) => inTurn(host, () => guardedFetch(address, guard, limits));
+    for await (const told of crawl(body.data.url, ask, { most: body.data.most, signal: gone.signal })) {
       if (gone.signal.aborted) return;
       response.write(`${JSON.stringify(told)}\n`);
       (response as { flush?: () => void }).flush?.();

@@ -1,6 +1,7 @@
 import ipaddr from 'ipaddr.js';
 import { lookup as systemLookup, type LookupAddress } from 'node:dns';
-import { Agent, request, type Dispatcher } from 'undici';
+import { connect } from 'node:net';
+import { Agent, request, type buildConnector, type Dispatcher } from 'undici';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
 import type { Readable } from 'node:stream';
 
@@ -38,9 +39,11 @@ export type Resolver = (name: string) => Promise<readonly LookupAddress[]>;
 export interface Guard {
   /** Origins that may be asked although they are on this machine. */
   origins: ReadonlySet<string>;
+  /** The port at which this process answers for them; their own where they are asked as anybody would ask them. */
+  port?: number;
   resolve?: Resolver;
-  /** Whether these are the only ones that may be asked. */
-  only?: boolean;
+  /** Which of the others may be asked; all of them where it says nothing. */
+  allows?: (url: URL) => boolean;
 }
 
 export interface Limits {
@@ -90,13 +93,13 @@ export async function guardedFetch(address: string, guard: Guard, limits: Limits
 }
 
 /** The URL, if it may be asked; names are checked again when they are looked up. */
-export function checkedUrl(address: string, { origins, only }: Guard): URL {
+export function checkedUrl(address: string, { origins, allows }: Guard): URL {
   if (!URL.canParse(address)) throw new Refused('scheme', 'not an address');
   const url = new URL(address);
   if (url.protocol !== 'http:' && url.protocol !== 'https:') throw new Refused('scheme', url.protocol);
   if (url.username !== '' || url.password !== '') throw new Refused('credentials');
   if (origins.has(url.origin)) return url;
-  if (only) throw new Refused('nameUnknown', url.host);
+  if (allows?.(url) === false) throw new Refused('nameUnknown', url.host);
   if (!PORTS.has(url.port)) throw new Refused('port', url.port);
   // The URL parser has already made one form of decimal, octal, hexadecimal and short addresses.
   const host = url.hostname.replace(/^\[|\]$/g, '');
@@ -148,12 +151,13 @@ function agentFor(url: URL, guard: Guard): Agent {
   return agent;
 }
 
-function makeAgent(ours: boolean, { resolve = systemResolver }: Guard): Agent {
+function makeAgent(ours: boolean, { port, resolve = systemResolver }: Guard): Agent {
+  const bounds = { keepAliveTimeout: 2000, keepAliveMaxTimeout: 4000, connections: 16, maxHeaderSize: 16_384 };
+  // Behind a proxy the names of the stand-ins lead to it, by TLS; this process is nearer.
+  if (ours && port !== undefined) return new Agent({ ...bounds, connect: toPort(port) });
   const find = ours ? () => Promise.resolve(here) : (name: string) => checkedLookup(name, resolve);
   return new Agent({
-    keepAliveTimeout: 2000,
-    keepAliveMaxTimeout: 4000,
-    connections: 16,
+    ...bounds,
     connect: {
       timeout: 5000,
       lookup: (name, options, done) => {
@@ -163,9 +167,15 @@ function makeAgent(ours: boolean, { resolve = systemResolver }: Guard): Agent {
         );
       },
     },
-    maxHeaderSize: 16_384,
   });
 }
+
+const toPort =
+  (port: number): buildConnector.connector =>
+  (_, done) => {
+    const socket = connect(port, '127.0.0.1');
+    socket.once('connect', () => done(null, socket)).once('error', (error) => done(error, null));
+  };
 
 async function ask(
   url: URL,

@@ -1,46 +1,51 @@
-import { createServer as createHttpServer } from 'node:http';
+import { createServer as createHttpServer, type Server } from 'node:http';
 import { pino } from 'pino';
+import { ConfigError, readConfig, type Config } from './config.ts';
 import { createServer } from './server.ts';
-import { WRITTEN_PORT } from '../standins/world.ts';
+import { startService } from './service.ts';
+import { stopWell } from './stopWell.ts';
 
-/**
- * Starts the server: `PORT` for another port, `LOG` for another level of the log, `HOST` for the address to listen on,
- * `API_KEYS` for the keys of programs, with commas between them. Without
- * it the server listens on this machine alone, in both families of addresses.
- */
-const port = Number(process.env.PORT ?? WRITTEN_PORT);
-const log = pino({ level: process.env.LOG ?? 'warn' });
-
-if (!Number.isInteger(port) || port < 1 || port > 65_535) {
-  console.error(`PORT is “${process.env.PORT}”, which is no port. Give a number from 1 to 65535, such as PORT=4700 npm start.`);
-  process.exit(2);
-}
-
-const keys = (process.env.API_KEYS ?? '').split(',').filter((key) => key !== '');
-const app = createServer(port, log, { keys });
-const { HOST } = process.env;
-const server = createHttpServer(app).listen(port, HOST ?? '127.0.0.1');
+/** Starts the server, as the environment says; `docs/deploy.md` lists the variables. */
+const config = configOrEnd();
+const log = pino({ level: config.log });
+const service = startService(config, log);
+const app = createServer(service);
+const { port, host, publicOrigin } = config;
+const server = createHttpServer(app).listen(port, host ?? '127.0.0.1');
+const servers: Server[] = [server];
 // Where this machine has no addresses of the newer family, the older one does.
-const second =
-  HOST === undefined
-    ? createHttpServer(app)
-        .listen(port, '::1')
-        .on('error', () => undefined)
-    : null;
-server.on('listening', () => console.log(`Refenestra is at http://localhost:${port}`));
+if (host === undefined)
+  servers.push(
+    createHttpServer(app)
+      .listen(port, '::1')
+      .on('error', () => undefined),
+  );
+server.on('listening', () => console.log(`Refenestra is at ${publicOrigin}`));
 server.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code !== 'EADDRINUSE') throw error;
   console.error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
   process.exit(1);
 });
+stopWell(async () => {
+  service.stopping = true;
+  await Promise.all(servers.map(endOf));
+  await service.together.stop();
+});
 
-let stopping = false;
-for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.on(signal, () => {
-    if (stopping) return;
-    stopping = true;
-    second?.close();
-    second?.closeAllConnections();
-    server.close(() => process.exit(0));
-    server.closeAllConnections();
+/** Requests that have begun are answered; connections on which nothing happens are closed. */
+function endOf(one: Server): Promise<void> {
+  return new Promise((done) => {
+    one.close(() => done());
+    one.closeIdleConnections();
   });
+}
+
+function configOrEnd(): Config {
+  try {
+    return readConfig(process.env);
+  } catch (error) {
+    if (!(error instanceof ConfigError)) throw error;
+    console.error(error.message);
+    process.exit(2);
+  }
+}

@@ -1,11 +1,14 @@
 import type { RequestHandler } from 'express';
 import { XMLBuilder } from 'fast-xml-parser';
+import { escapeAttribute } from 'entities';
 import { z } from 'zod';
 import type { Settings } from '../core/known/settings/list.ts';
 import type { Box } from '../core/model/plan.ts';
 import { ratioOf } from '../core/model/values.ts';
 import { bringIn, makeEmbed } from '../core/pipeline.ts';
-import type { ProgramWorld } from './programs.ts';
+import { styleFor } from '../core/known/styles/style.ts';
+import type { Known } from './known.ts';
+import { styleIn } from './programs.ts';
 import { sendProblem } from './problems.ts';
 
 const pixels = z.coerce.number().int().min(50).max(4000).optional();
@@ -24,8 +27,9 @@ const LIFETIME = 3600;
  * `GET /oembed`: the code for a link that the book knows, for page editors that turn links into players by themselves
  * (oEmbed 1.0, section 2). `site` names a site that this server knows.
  */
-export function oembedRoute({ book, sites }: ProgramWorld): RequestHandler {
+export function oembedRoute(known: () => Known): RequestHandler {
   return ({ query }, response) => {
+    const { book, sites, team } = known();
     const { data, error } = asked.safeParse(query);
     if (!data)
       return sendProblem(response, 400, {
@@ -46,8 +50,9 @@ export function oembedRoute({ book, sites }: ProgramWorld): RequestHandler {
         detail: 'No host card knows this link, or it cannot be embedded.',
       });
     const context = { book, site, facts: {} };
-    const { box } = makeEmbed(item, item.settings, { ...context, form: 'responsive' }).plan;
-    const settings = { ...item.settings, ...within(box, data) };
+    const own = { ...styleFor(styleIn(null, site, team.styles), item.kind), ...item.settings };
+    const { box } = makeEmbed(item, own, { ...context, form: 'responsive' }).plan;
+    const settings = { ...own, ...within(box, data) };
     const answer = {
       ...(JSON.parse(makeEmbed(item, settings, { ...context, form: 'oembed' }).code.text) as object),
       provider_name: book.byId.get(item.host)!.card.name,
@@ -59,6 +64,16 @@ export function oembedRoute({ book, sites }: ProgramWorld): RequestHandler {
     response.type('text/xml').send(`<?xml version="1.0" encoding="utf-8" standalone="yes"?>\n${xml}`);
   };
 }
+
+/** By this a page that hands on a link says who answers for it (oEmbed 1.0, section 4). */
+export const oembedLink = (link: string, origin: string): string =>
+  (['json', 'xml'] as const)
+    .map((format) => {
+      const address = `${origin}/oembed?${new URLSearchParams({ url: link, format }).toString()}`;
+      const type = format === 'json' ? 'application/json+oembed' : 'text/xml+oembed';
+      return `<link rel="alternate" type="${type}" href="${escapeAttribute(address)}">`;
+    })
+    .join('');
 
 /** The box no wider and no higher than the page that asks has room for (oEmbed 1.0, section 2.2). */
 function within({ width, height }: Box, { maxwidth = Infinity, maxheight = Infinity }: z.infer<typeof asked>): Settings {

@@ -5,11 +5,13 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { SCRIPT } from '../core/order/page/script.ts';
 import { BUILT, FOR_GOOD, serveAssets } from './built.ts';
+import type { Config } from './config.ts';
+import { hstsOf } from './problems.ts';
 
 /** The page in which embeds are shown: an origin of its own, which only the application may frame. */
-export function preview(port: number): Router {
+export function preview({ publicOrigin, previewOrigin }: Pick<Config, 'publicOrigin' | 'previewOrigin'>): Router {
   const router = Router();
-  router.get('/run', run(port));
+  router.get('/run', run([previewOrigin, publicOrigin]));
   router.use(
     helmet({
       contentSecurityPolicy: {
@@ -25,13 +27,13 @@ export function preview(port: number): Router {
           mediaSrc: ['http:', 'https:'],
           baseUri: ["'none'"],
           formAction: ["'none'"],
-          frameAncestors: [`http://localhost:${port}`, `http://127.0.0.1:${port}`],
+          frameAncestors: [publicOrigin],
         },
       },
       crossOriginEmbedderPolicy: false,
       crossOriginOpenerPolicy: false,
       crossOriginResourcePolicy: false,
-      strictTransportSecurity: false,
+      strictTransportSecurity: hstsOf(publicOrigin),
       xFrameOptions: false,
     }),
   );
@@ -42,7 +44,7 @@ export function preview(port: number): Router {
       void response
         .set('Cache-Control', 'no-store')
         .type('html')
-        .send(readFileSync(join(BUILT, 'preview.html'), 'utf8')),
+        .send(readFileSync(join(BUILT, 'preview.html'), 'utf8').replace('APPLICATION', publicOrigin)),
   );
   return router;
 }
@@ -66,7 +68,7 @@ addEventListener('message', (event) => {
 });
 </script></body></html>`;
 
-function run(port: number): RequestHandler {
+function run(framers: readonly string[]): RequestHandler {
   return (_, response) => {
     const nonce = randomBytes(16).toString('base64');
     const policy = [
@@ -79,7 +81,7 @@ function run(port: number): RequestHandler {
       'frame-src http: https:',
       "base-uri 'none'",
       "form-action 'none'",
-      `frame-ancestors http://preview.localhost:${port} http://localhost:${port}`,
+      `frame-ancestors ${framers.join(' ')}`,
       'sandbox allow-scripts allow-popups',
     ];
     response

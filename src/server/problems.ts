@@ -28,6 +28,10 @@ export const tellProblem: ErrorRequestHandler = (error: unknown, request, respon
   sendProblem(response, status, { code: status === 500 ? 'failed' : 'badRequest', ...(detail && { detail }) });
 };
 
+/** What is served by TLS is asked by TLS alone from then on (RFC 6797); nothing is said of names below, which may be of others. */
+export const hstsOf = (origin: string): false | { maxAge: number; includeSubDomains: boolean } =>
+  origin.startsWith('https:') && { maxAge: 365 * 24 * 60 * 60, includeSubDomains: false };
+
 /** Nobody guesses what something is from its content (Fetch Standard, section 3.6). */
 export const noSniffing: RequestHandler = (_, response, next) => {
   response.set('X-Content-Type-Options', 'nosniff');

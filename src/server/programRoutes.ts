@@ -1,17 +1,23 @@
 import { timingSafeEqual } from 'node:crypto';
-import express, { Router, type RequestHandler } from 'express';
+import express, { Router, type Request, type RequestHandler } from 'express';
 import { z } from 'zod';
-import { OPERATIONS, Unanswerable, type ProgramWorld } from './programs.ts';
+import { OPERATIONS, Unanswerable } from './programs.ts';
+import type { Known } from './known.ts';
 import { sendProblem } from './problems.ts';
 
 /** Whoever has one of the keys may ask, as a bearer token (RFC 6750, section 2.1); where there are none, everybody. */
 export function withKey(keys: readonly string[]): RequestHandler {
   return (request, response, next) => {
-    const given = /^Bearer (.+)$/i.exec(request.headers.authorization ?? '')?.[1] ?? '';
-    if (keys.length === 0 || keys.some((key) => same(key, given))) return next();
+    if (keys.length === 0 || holdsKey(request, keys)) return next();
     response.set('WWW-Authenticate', 'Bearer');
     sendProblem(response, 401, { code: 'noKey', detail: 'Send one of the keys of this server: Authorization: Bearer KEY.' });
   };
+}
+
+/** Whether a request has one of the keys. */
+export function holdsKey({ headers }: Request, keys: readonly string[]): boolean {
+  const given = /^Bearer (.+)$/i.exec(headers.authorization ?? '')?.[1] ?? '';
+  return keys.some((key) => same(key, given));
 }
 
 /** Compared in a time that tells nothing of how much was right. */
@@ -20,8 +26,8 @@ function same(key: string, given: string): boolean {
   return a.length === b.length && timingSafeEqual(a, b);
 }
 
-/** `POST /api/read`, `/embed`, `/check`, `/batch`: the objects of the command line, over HTTP. */
-export function programRoutes(world: ProgramWorld, guards: readonly RequestHandler[]): Router {
+/** `POST /api/read`, `/embed`, `/check`, `/batch`, `/teach`, `/sweep`: the objects of the command line, over HTTP. */
+export function programRoutes(known: () => Known, guards: readonly RequestHandler[]): Router {
   const router = Router();
   const body = express.json({ limit: '6mb' });
   for (const { path, body: schema, answer } of OPERATIONS)
@@ -36,7 +42,7 @@ export function programRoutes(world: ProgramWorld, guards: readonly RequestHandl
         });
       }
       try {
-        response.json(answer(asked.data, world));
+        response.json(answer(asked.data, known()));
       } catch (error) {
         if (!(error instanceof Unanswerable)) throw error;
         sendProblem(response, 422, { code: 'unanswerable', detail: `${error.field}: ${error.message}` });

@@ -1,14 +1,13 @@
 import { XMLParser } from 'fast-xml-parser';
-import { pino } from 'pino';
 import request from 'supertest';
 import { describe, expect, test } from 'vitest';
 import { bringIn } from '../core/pipeline.ts';
 import { book } from '../laws/world.ts';
-import { createServer } from './server.ts';
+import { quietServer } from './testing.ts';
 
-const PORT = 4600;
-const server = createServer(PORT, pino({ level: 'silent' }));
-const closed = createServer(PORT, pino({ level: 'silent' }), { keys: ['k1', 'k2'] });
+const PORT = '4600';
+const server = quietServer({ PORT });
+const closed = quietServer({ PORT, API_KEYS: 'k1,k2' });
 const post = (path: string, body: object, key = '') => {
   const asked = request(key === '' ? server : closed)
     .post(`/api/${path}`)

@@ -1,9 +1,17 @@
 import { z } from 'zod';
+import { cardSchema } from '../core/known/hosts/card.ts';
+import { sweepBytes, writeChanges } from '../core/many/sweep/bytes.ts';
+import type { SweptFile } from '../core/many/sweep/found.ts';
+import { reportOf } from '../core/many/sweep/report.ts';
+import { NO_RULES, rulesSchema } from '../core/many/sweep/rules.ts';
+import { examplesSchema } from '../core/teach/examples.ts';
+import { learn } from '../core/teach/learn.ts';
+import { sayFact, sayQuestion, sayUnexplained } from '../messages/teach.ts';
+import type { Known } from './known.ts';
 import { makeBatch } from '../core/many/batch/batch.ts';
 import { rowOut } from '../core/many/batch/row.ts';
-import type { HostBook } from '../core/known/hosts/book.ts';
 import { isSettingId, properValue, SETTINGS, type SettingId, type Settings } from '../core/known/settings/list.ts';
-import { styleSchema } from '../core/known/styles/style.ts';
+import { styleFor, styleSchema, type HouseStyle } from '../core/known/styles/style.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import type { SettingValue } from '../core/model/values.ts';
 import { parseValue } from '../core/model/values.ts';
@@ -14,12 +22,6 @@ import { sayRefusal, sayWrongValue } from '../messages/en.ts';
 import { checkedAsData, checkText } from '../programs/check.ts';
 import { embedAnswer } from '../programs/embed.ts';
 import { readAnswer } from '../programs/read.ts';
-
-/** What a server knows that answers programs. */
-export interface ProgramWorld {
-  book: HostBook;
-  sites: readonly Site[];
-}
 
 /** A question of a program that cannot be answered, with the field that is at fault. */
 export class Unanswerable extends Error {
@@ -36,7 +38,7 @@ export interface Operation<Body = never> {
   path: string;
   summary: string;
   body: z.ZodType<Body>;
-  answer: (body: Body, world: ProgramWorld) => unknown;
+  answer: (body: Body, known: Known) => unknown;
 }
 
 const text = z.string().min(1).max(5_000_000).describe('Links or embed codes, or a whole page.');
@@ -50,7 +52,14 @@ const settings = z
   .default({})
   .describe(`What is asked for, by the ids of settings: ${SETTINGS.map(({ id }) => id).join(', ')}.`);
 
+const houseStyle = styleSchema
+  .nullable()
+  .default(null)
+  .describe('The house style of the site, where it is not that of the team.');
+
 const define = <Body>(operation: Operation<Body>): Operation => operation as unknown as Operation;
+
+const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** All of them; the document that describes them is made of this list. */
 export const OPERATIONS: readonly Operation[] = [
@@ -67,21 +76,28 @@ export const OPERATIONS: readonly Operation[] = [
       text,
       settings,
       site,
+      style: houseStyle,
       form: z.enum(FORMS.map(({ id }) => id)).default('responsive'),
       keepRunning: z.boolean().default(false).describe('Keeps code that runs in what was sent.'),
     }),
-    answer: (asked, { book, sites }) => {
+    answer: (asked, { book, sites, team }) => {
       const found = bringIn(asked.text, book);
       const chosen = found.find((one) => one.item);
       if (!chosen?.item) throw new Unanswerable('text', sayRefusal(found[0]!.refusal!));
       if (!isCodeForm(asked.form)) throw new Unanswerable('form', 'There is no such form of code.');
-      return embedAnswer(chosen.item, settingsIn(asked.settings), {
-        book,
-        site: siteIn(asked.site, sites),
-        form: asked.form,
-        facts: {},
-        running: asked.keepRunning ? 'keep' : null,
-      });
+      const site = siteIn(asked.site, sites);
+      const style = styleFor(styleIn(asked.style, site, team.styles), chosen.item.kind);
+      return embedAnswer(
+        chosen.item,
+        { ...style, ...settingsIn(asked.settings) },
+        {
+          book,
+          site,
+          form: asked.form,
+          facts: {},
+          running: asked.keepRunning ? 'keep' : null,
+        },
+      );
     },
   }),
   define({
@@ -96,17 +112,18 @@ export const OPERATIONS: readonly Operation[] = [
     body: z.strictObject({
       text,
       site,
-      style: styleSchema.nullable().default(null).describe('The house style of the site.'),
+      style: houseStyle,
     }),
-    answer: (asked, { book, sites }) => {
+    answer: (asked, { book, sites, team }) => {
       const own = siteIn(asked.site, sites);
+      const style = styleIn(asked.style, own, team.styles);
       const { made } = makeBatch(asked.text, 'row', {
         book,
         sites: own ? [own] : [],
-        styles: own && asked.style ? { [own.id]: asked.style } : {},
+        styles: own && style ? { [own.id]: style } : {},
         site: own?.id ?? '',
         forAll: {},
-        today: new Date().toISOString().slice(0, 10),
+        today: today(),
       });
       return made.map((row) => {
         const { code, state, title, kind, host } = rowOut(row, []);
@@ -114,14 +131,66 @@ export const OPERATIONS: readonly Operation[] = [
       });
     },
   }),
+  define({
+    path: '/teach',
+    summary: 'A host card, worked out from examples of links and codes',
+    body: examplesSchema.extend({ card: cardSchema.optional().describe('An earlier card, whose host has changed.') }),
+    answer: ({ examples, name, card: before }) => {
+      const { card, facts, questions, unexplained } = learn(examples, { name, before, today: today() });
+      return {
+        card,
+        facts: facts.map((fact) => sayFact(fact)),
+        unexplained: unexplained.map((one) => sayUnexplained(one)),
+        questions: questions.map((question) => sayQuestion(question)),
+      };
+    },
+  }),
+  define({
+    path: '/sweep',
+    summary: 'Every embed of some files: found, judged, and put right as a patch',
+    body: z.strictObject({
+      files: z
+        .array(z.strictObject({ name: z.string().min(1).max(400), text: z.string().max(5_000_000) }))
+        .min(1)
+        .max(500)
+        .describe('Pages, Markdown, exports, tables or feeds; what a file is, its name says.'),
+      site,
+      style: houseStyle,
+      rules: rulesSchema.default(NO_RULES).describe('What is put right.'),
+    }),
+    answer: ({ files, rules, ...asked }, { book, sites, team }) => {
+      const own = siteIn(asked.site, sites);
+      const style = styleIn(asked.style, own, team.styles);
+      const settings = { book, site: own, style, rules: style ? { ...rules, style: true } : rules, gone: new Set<string>() };
+      const swept: SweptFile[] = [];
+      let patch = '';
+      for (const { name, text } of files) {
+        const bytes = new TextEncoder().encode(text);
+        const found = sweepBytes(name, bytes, settings);
+        if (!found) throw new Unanswerable('files', `${name} is no file in which embeds are looked for.`);
+        swept.push(found);
+        const changes = found.embeds.flatMap(({ change }) => change ?? []);
+        if (changes.length > 0) patch += writeChanges(name, bytes, changes)?.patch ?? '';
+      }
+      return { report: reportOf(swept, false), patch };
+    },
+  }),
 ];
 
-function siteIn(asked: string | Site | null, sites: readonly Site[]): Site | null {
+/** The site that is meant: one that this server knows, or the one given; throws `Unanswerable` where there is none. */
+export function siteIn(asked: string | Site | null, sites: readonly Site[]): Site | null {
   if (asked === null || typeof asked !== 'string') return asked;
   const found = sites.find(({ id }) => id === asked);
   if (!found) throw new Unanswerable('site', `There is no site “${asked}”. There are ${sites.map(({ id }) => id).join(', ')}.`);
   return found;
 }
+
+/** The house style that holds for a site: the one given, or the team's. */
+export const styleIn = (
+  asked: HouseStyle | null,
+  site: Site | null,
+  styles: Readonly<Record<string, HouseStyle>>,
+): HouseStyle | undefined => asked ?? (site && Object.hasOwn(styles, site.id) ? styles[site.id] : undefined);
 
 function settingsIn(asked: Readonly<Record<string, string | number>>): Settings {
   const settings: { [Id in SettingId]?: SettingValue } = {};

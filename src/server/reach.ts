@@ -5,7 +5,8 @@ import type { HostBook } from '../core/known/hosts/book.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { judge, type Reached } from '../core/proof/reach/reached.ts';
 import { sendProblem } from './problems.ts';
-import { Answers, secondsOf, type Fresh } from './answers.ts';
+import type { Known } from './known.ts';
+import { type Answers, secondsOf, type Fresh } from './answers.ts';
 import { guardedFetch, Refused, type Fetched, type Guard } from './guard.ts';
 
 const asked = z.strictObject({
@@ -17,14 +18,20 @@ const asked = z.strictObject({
 
 const LIMITS = { types: [], size: 0, time: 10_000 };
 
+interface ReachParts {
+  known: () => Known;
+  guard: Guard;
+  answers: Answers<{ reached: Reached[] }>;
+  limit: readonly RequestHandler[];
+}
+
 /** `POST /api/reach`: what a visitor of the site who is signed in nowhere gets at a frame address. */
-export function reachRoute(book: HostBook, guard: Guard, limit: RequestHandler[] = []): RequestHandler[] {
-  const answers = new Answers<{ reached: Reached[] }>();
+export function reachRoute({ known, guard, answers, limit }: ReachParts): RequestHandler[] {
   const ask: RequestHandler = async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success)
       return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…", "site": "https://…" }.' });
-    response.json(await answers.ask(body.data, () => reach(body.data, book, guard)));
+    response.json(await answers.ask(body.data, () => reach(body.data, known().book, guard)));
   };
   return [answers.known, ...limit, ask];
 }

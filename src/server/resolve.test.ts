@@ -8,7 +8,9 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { makeBook } from '../core/known/hosts/book.ts';
 import { bringIn, makeEmbed } from '../core/pipeline.ts';
+import { Answers } from './answers.ts';
 import { resolveRoute } from './resolve.ts';
+import { NOBODY } from './team.ts';
 
 /** A host of no card, with pages in order and others that mean harm; it answers on this machine under a name of its own. */
 const book = makeBook([]);
@@ -88,7 +90,16 @@ interface Answer {
 
 async function ask(path: string, more: object = {}): Promise<Answer> {
   const app = express().use(pinoHttp({ logger: pino({ level: 'silent' }) }));
-  app.post('/', express.json(), resolveRoute(book, { origins: new Set([origin]) }));
+  app.post(
+    '/',
+    express.json(),
+    resolveRoute({
+      known: () => ({ book, cards: [], sites: [], team: NOBODY }),
+      guard: { origins: new Set([origin]) },
+      answers: new Answers('resolve'),
+      limit: [],
+    }),
+  );
   return (
     await request(app)
       .post('/')

@@ -5,7 +5,8 @@ import type { HostBook } from '../core/known/hosts/book.ts';
 import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { factsFrom } from './facts.ts';
-import { Answers, secondsOf, type Fresh } from './answers.ts';
+import type { Known } from './known.ts';
+import { type Answers, secondsOf, type Fresh } from './answers.ts';
 import { guardedFetch, Refused, type Fetched, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
 import { parseOEmbedXml, readPageData, type PageData } from './pageData.ts';
@@ -21,6 +22,13 @@ const asked = z.strictObject({
   maxwidth: z.number().int().min(50).max(4000).optional(),
 });
 type Asked = z.infer<typeof asked>;
+
+interface ResolveParts {
+  known: () => Known;
+  guard: Guard;
+  answers: Answers<Resolved>;
+  limit: readonly RequestHandler[];
+}
 
 /** What was found out about a link: facts, and the player that its page names. */
 export interface Resolved {
@@ -41,13 +49,12 @@ const LONGEST_CODE = 20_000;
  * `POST /api/resolve`: what is known of a link. First the oEmbed endpoint of its card; for a link of no card
  * the endpoint of the provider list, then what its page declares: oEmbed, Open Graph video, JSON-LD.
  */
-export function resolveRoute(book: HostBook, guard: Guard, limit: RequestHandler[] = []): RequestHandler[] {
-  const answers = new Answers<Resolved>();
+export function resolveRoute({ known, guard, answers, limit }: ResolveParts): RequestHandler[] {
   const ask: RequestHandler = async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
     try {
-      response.json(await answers.ask(body.data, () => resolve(body.data, book, guard)));
+      response.json(await answers.ask(body.data, () => resolve(body.data, known().book, guard)));
     } catch (error) {
       const refused = error instanceof Refused ? error.code : 'noAnswer';
       incoming.log.warn({ error, url: body.data.url }, 'nothing was found out');
@@ -59,7 +66,8 @@ export function resolveRoute(book: HostBook, guard: Guard, limit: RequestHandler
 
 const NOTHING: Fresh<Resolved> = { answer: { facts: {}, found: null, refused: null }, seconds: 0 };
 
-async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Fresh<Resolved>> {
+/** Asks for one link; throws `Refused` where its host is not heard. */
+export async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Fresh<Resolved>> {
   const item = bringIn(wanted.url, book)[0]?.item;
   const card = item?.host ? book.byId.get(item.host)?.card : undefined;
   if (item && card) {

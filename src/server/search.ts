@@ -1,7 +1,7 @@
 import type { RequestHandler } from 'express';
 import { z } from 'zod';
 import { readDescription, readResults, searchAddress, type SearchResult } from '../core/many/search/openSearch.ts';
-import { Answers, secondsOf, type Fresh } from './answers.ts';
+import { type Answers, secondsOf, type Fresh } from './answers.ts';
 import { guardedFetch, Refused, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
 
@@ -36,8 +36,7 @@ export interface SearchAnswer {
 }
 
 /** `POST /api/search`: what a host finds for some words, by its OpenSearch description. */
-export function searchRoute(guard: Guard, limit: RequestHandler[] = []): RequestHandler[] {
-  const answers = new Answers<SearchAnswer>();
+export function searchRoute(guard: Guard, answers: Answers<SearchAnswer>, limit: readonly RequestHandler[]): RequestHandler[] {
   const ask: RequestHandler = async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success)

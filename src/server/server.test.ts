@@ -1,11 +1,10 @@
-import { pino } from 'pino';
 import request from 'supertest';
 import { describe, expect, test } from 'vitest';
 import { factsFrom } from './facts.ts';
-import { createServer } from './server.ts';
+import { quietServer } from './testing.ts';
 
 const PORT = 4777;
-const server = createServer(PORT, pino({ level: 'silent' }));
+const server = quietServer({ PORT: String(PORT) });
 const get = (host: string, path: string) => request(server).get(path).set('Host', `${host}:${PORT}`);
 
 describe('answering by host name', () => {

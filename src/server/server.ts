@@ -1,38 +1,40 @@
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
-import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
-import { loadCards } from '../core/known/hosts/loadCards.ts';
-import { sayCardProblem } from '../messages/en.ts';
+import { randomUUID } from 'node:crypto';
+import { pinoHttp, type Options } from 'pino-http';
 import { STAND_INS } from '../standins/list.ts';
-import { readCardFiles, readItems, readSites } from '../standins/world.ts';
 import { application } from './application.ts';
 import { serveAssets } from './built.ts';
-import type { Guard } from './guard.ts';
+import { healthRoutes } from './health.ts';
+import { demoItems } from './known.ts';
+import { countRequests } from './metrics.ts';
 import { preview } from './preview.ts';
 import { noSniffing, sendProblem, tellProblem } from './problems.ts';
+import type { Service } from './service.ts';
 
 /** One process, answering by host name: the application, the preview page, and each stand-in on its own. */
-export function createServer(port: number, log: Logger, { keys = [] }: { keys?: readonly string[] } = {}): Express {
-  const items = readItems(port);
-  const { cards, problems } = loadCards(readCardFiles(port));
-  problems.forEach((problem) => log.error(problem, sayCardProblem(problem)));
-  const app = application({ port, cards, items, sites: readSites(port), guard: makeGuard(port), keys });
-  const byName = new Map<string, RequestHandler>([
-    ['localhost', app],
+export function createServer(service: Service): Express {
+  const { config, log, metrics } = service;
+  const { publicOrigin, previewOrigin } = config;
+  const items = demoItems(config);
+  const nameOf = (origin: string): string => new URL(origin).hostname;
+  const byName = new Map<string, RequestHandler>();
+  if (nameOf(publicOrigin) === 'localhost')
     // One origin for what the browser keeps.
-    ['127.0.0.1', toLocalhost(port)],
-    ['[::1]', toLocalhost(port)],
-    ['preview.localhost', preview(port)],
-  ]);
-  for (const standIn of STAND_INS) {
-    const world = { port, items: items.filter((item) => item.host === standIn.id) };
-    for (const [name, router] of Object.entries(standIn.routers(world))) byName.set(name, standInServer(router));
+    for (const name of ['127.0.0.1', '[::1]']) byName.set(name, elsewhere(publicOrigin));
+  byName.set(nameOf(publicOrigin), application(service, items));
+  byName.set(nameOf(previewOrigin), preview(config));
+  for (const standIn of config.demo ? STAND_INS : []) {
+    const world = { origin: publicOrigin, items: items.filter((item) => item.host === standIn.id) };
+    for (const [name, router] of Object.entries(standIn.routers(world)))
+      byName.set(`${name}.${nameOf(publicOrigin)}`, standInServer(router));
   }
-  const server = express().disable('x-powered-by');
-  server.use(pinoHttp({ logger: log }));
+  const server = express().disable('x-powered-by').set('trust proxy', config.trustProxy);
+  server.use(pinoHttp({ logger: log, genReqId: nameRequest }));
+  server.use(countRequests(metrics));
   server.use(noSniffing);
   server.use(compression());
+  server.use(healthRoutes(service));
   server.use((request, response, next) => {
     const answer = byName.get(request.hostname);
     if (answer) answer(request, response, next);
@@ -43,26 +45,22 @@ export function createServer(port: number, log: Logger, { keys = [] }: { keys?: 
   return server;
 }
 
-const toLocalhost =
-  (port: number): RequestHandler =>
+/** The name that whoever stands before this server gave the request, or one of our own; the answer has it too. */
+const nameRequest: NonNullable<Options['genReqId']> = (request, response) => {
+  const given = request.headers['x-request-id'];
+  const id = typeof given === 'string' && /^[\w-]{8,100}$/.test(given) ? given : randomUUID();
+  response.setHeader('X-Request-Id', id);
+  return id;
+};
+
+const elsewhere =
+  (origin: string): RequestHandler =>
   (request, response) =>
-    response.redirect(308, `http://localhost:${port}${request.originalUrl}`);
+    response.redirect(308, origin + request.originalUrl);
 
 function standInServer(router: RequestHandler): Express {
   const server = express().disable('x-powered-by');
   server.set('env', 'production');
   server.use('/assets', serveAssets({ setHeaders: (response) => response.setHeader('Access-Control-Allow-Origin', '*') }));
   return server.use(router).use(tellProblem);
-}
-
-/** With `ASK=standins` nobody but the stand-ins is asked, whether by name or by address. */
-function makeGuard(port: number): Guard {
-  const origins = standInOrigins(port);
-  return process.env.ASK === 'standins' ? { origins, only: true } : { origins };
-}
-
-/** The only addresses that the server may ask while it guards against all private ones. */
-function standInOrigins(port: number): ReadonlySet<string> {
-  const names = STAND_INS.flatMap((standIn) => Object.keys(standIn.routers({ port, items: [] })));
-  return new Set(names.map((name) => `http://${name}:${port}`));
 }

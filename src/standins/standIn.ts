@@ -5,13 +5,14 @@ import type { DemoItem } from './world.ts';
 export interface StandInWorld {
   /** The items of this host. */
   items: readonly DemoItem[];
-  port: number;
+  /** Of the application, below which the host's names stand. */
+  origin: string;
 }
 
-/** A made-up host that really plays: one router for each of its host names. */
+/** A made-up host that really plays: one router for each of its names, as they stand below that of the application. */
 export interface StandIn {
   id: string;
   routers: (world: StandInWorld) => Record<string, Router>;
 }
 
-export const addressOf = (name: string, port: number): string => `http://${name}.localhost:${port}`;
+export const addressOf = (name: string, origin: string): string => origin.replace('://', `://${name}.`);

@@ -1,18 +1,17 @@
-import pino from 'pino';
 import request from 'supertest';
 import { describe, expect, test } from 'vitest';
 import { makeBook } from '../core/known/hosts/book.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { bringIn } from '../core/pipeline.ts';
-import { createServer } from '../server/server.ts';
+import { quietServer } from '../server/testing.ts';
 import { readCardFiles, readItems } from './world.ts';
 
 /** The stand-ins answer as their cards say, for every item and every link. */
 const PORT = 4600;
-const server = createServer(PORT, pino({ level: 'silent' }));
-const { cards } = loadCards(readCardFiles(PORT));
+const server = quietServer({ PORT: String(PORT) });
+const { cards } = loadCards(readCardFiles(`http://localhost:${PORT}`));
 const book = makeBook(cards);
-const items = readItems(PORT);
+const items = readItems(`http://localhost:${PORT}`);
 
 const get = (address: string): request.Test => {
   const { host, pathname, search } = new URL(address);

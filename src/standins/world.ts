@@ -5,8 +5,9 @@ import { KINDS, SCOPES } from '../core/model/kind.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { ROOT } from './root.ts';
 
-/** The sample world is written for this port; on another one, its addresses follow. */
+/** The sample world is written for this origin, whose names stand below it; on another one, its addresses follow. */
 export const WRITTEN_PORT = 4600;
+export const WRITTEN_ORIGIN = `http://localhost:${WRITTEN_PORT}`;
 export const DEMO_FOLDER = join(ROOT, 'demo');
 
 const scene = z.strictObject({ subject: z.string(), hue: z.number() });
@@ -45,28 +46,35 @@ const itemsFile = z.strictObject({
 
 export type DemoItem = z.infer<typeof demoItem>;
 
-/** Puts a text of the sample world on another port. */
-export const atPort = (text: string, port: number): string =>
-  port === WRITTEN_PORT
-    ? text
-    : text
-        .replaceAll(`localhost:${WRITTEN_PORT}`, `localhost:${port}`)
-        .replaceAll(`localhost%3A${WRITTEN_PORT}`, `localhost%3A${port}`);
+/** The origin of the application, as the environment says it. */
+export const originFrom = ({ PUBLIC_ORIGIN, PORT }: NodeJS.ProcessEnv): string =>
+  PUBLIC_ORIGIN ?? `http://localhost:${PORT ?? WRITTEN_PORT}`;
+
+/** Puts a text of the sample world below another origin; its addresses stand there plain or encoded. */
+export function atOrigin(text: string, origin: string): string {
+  if (origin === WRITTEN_ORIGIN) return text;
+  const { protocol, host } = new URL(origin);
+  const encoded = encodeURIComponent(host);
+  return text
+    .replace(/http:\/\/((?:[^/"\s]+\.)?)localhost:4600/g, `${protocol}//$1${host}`)
+    .replace(/http%3A%2F%2F((?:[\w.-]+\.)?)localhost%3A4600/g, `${encodeURIComponent(`${protocol}//`)}$1${encoded}`);
+}
 
 /** All JSON files of a folder, by name. */
-export function readFolder(folder: string, port: number): { name: string; text: string }[] {
+export function readFolder(folder: string, origin: string): { name: string; text: string }[] {
   const names = readdirSync(folder).filter((name) => name.endsWith('.json'));
-  return names.sort().map((name) => ({ name, text: atPort(readFileSync(join(folder, name), 'utf8'), port) }));
+  return names.sort().map((name) => ({ name, text: atOrigin(readFileSync(join(folder, name), 'utf8'), origin) }));
 }
 
-export const readCardFiles = (port: number): { name: string; text: string }[] => readFolder(join(DEMO_FOLDER, 'hosts'), port);
+export const readCardFiles = (origin: string): { name: string; text: string }[] => readFolder(join(DEMO_FOLDER, 'hosts'), origin);
 
-export function readItems(port: number): DemoItem[] {
-  return itemsFile.parse(readJson('items.json', port)).items;
+export function readItems(origin: string): DemoItem[] {
+  return itemsFile.parse(readJson('items.json', origin)).items;
 }
 
-export function readSites(port: number): Site[] {
-  return z.array(siteSchema).parse(readJson('sites.json', port));
+export function readSites(origin: string): Site[] {
+  return z.array(siteSchema).parse(readJson('sites.json', origin));
 }
 
-const readJson = (name: string, port: number): unknown => JSON.parse(atPort(readFileSync(join(DEMO_FOLDER, name), 'utf8'), port));
+const readJson = (name: string, origin: string): unknown =>
+  JSON.parse(atOrigin(readFileSync(join(DEMO_FOLDER, name), 'utf8'), origin));

@@ -14,7 +14,7 @@ import {
   undone,
 } from './bench.ts';
 import { emptyWork } from '../../core/keeping/shelf/work.ts';
-import { readSites } from '../../standins/world.ts';
+import { readSites, WRITTEN_ORIGIN } from '../../standins/world.ts';
 
 const { reducer } = benchSlice;
 const start = reducer(undefined, opened({ ...emptyWork('mill', 'first'), text: 'a link' }));
@@ -27,7 +27,7 @@ describe('every change can be undone and redone', () => {
     ['a setting', changed({ change: { start: 5 } })],
     ['another candidate', chosen(1)],
     ['a form', formChosen('fixed')],
-    ['a site', siteChosen({ from: null, to: readSites(4600)[2]! })],
+    ['a site', siteChosen({ from: null, to: readSites(WRITTEN_ORIGIN)[2]! })],
   ])('%s', (_, action) => {
     const done = reducer(start, action);
     expect(done.present).not.toEqual(start.present);

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { emptyStyle } from '../../core/known/styles/style.ts';
 import { loadCards } from '../../core/known/hosts/loadCards.ts';
-import { readCardFiles, readSites, WRITTEN_PORT } from '../../standins/world.ts';
+import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../standins/world.ts';
 import { WRITES } from '../storage/announce.ts';
 import { database, watchOpening } from '../storage/database.ts';
 import {
@@ -46,7 +46,7 @@ const hostSays = (facts: Facts) =>
 
 function storeWithWorld(): Store {
   const store = makeStore();
-  const world = { cards: loadCards(readCardFiles(WRITTEN_PORT)).cards, sites: readSites(WRITTEN_PORT), example: LINK };
+  const world = { cards: loadCards(readCardFiles(WRITTEN_ORIGIN)).cards, sites: readSites(WRITTEN_ORIGIN), example: LINK };
   store.dispatch(server.util.upsertQueryEntries([{ endpointName: 'given', arg: undefined, value: world }]));
   return store;
 }
@@ -154,7 +154,7 @@ describe('saving by itself', () => {
     store.dispatch(broughtIn(LINK));
     await vi.waitFor(async () => expect(await listEmbeds()).toHaveLength(1));
     const before = await listEmbeds();
-    store.dispatch(ownSitesRead(readSites(WRITTEN_PORT)));
+    store.dispatch(ownSitesRead(readSites(WRITTEN_ORIGIN)));
     await new Promise((done) => setTimeout(done, 250));
     expect(await listEmbeds()).toEqual(before);
   });
@@ -339,8 +339,8 @@ describe('what another window changes of one’s own', () => {
   test('comes into this one: cards, sites and house styles', async () => {
     const store = makeStore();
     followOwn(store);
-    const card = loadCards(readCardFiles(WRITTEN_PORT)).cards[0]!;
-    const site = { ...readSites(WRITTEN_PORT)[0]!, name: 'Another name' };
+    const card = loadCards(readCardFiles(WRITTEN_ORIGIN)).cards[0]!;
+    const site = { ...readSites(WRITTEN_ORIGIN)[0]!, name: 'Another name' };
     await database.cards.put(card);
     await database.sites.put(site);
     await database.styles.put(emptyStyle(site.id));

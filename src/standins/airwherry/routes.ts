@@ -2,6 +2,7 @@ import type { Response, Router } from 'express';
 import { door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface AirwherryData {
   title: string;
@@ -15,29 +16,29 @@ const deckOf = ({ kind }: DemoItem): Deck => (kind === 'chat' ? 'talk' : kind ==
 const stationOf = ({ id }: DemoItem): string => id.split('/')[0]!;
 const pathOf = (item: DemoItem): string => `/station/${item.id}`;
 
-const frameOf = (item: DemoItem, { port }: StandInWorld): string =>
-  `${addressOf('airwherry', port)}/${deckOf(item)}?station=${stationOf(item)}`;
+const frameOf = (item: DemoItem, { origin }: StandInWorld): string =>
+  `${addressOf('airwherry', origin)}/${deckOf(item)}?station=${stationOf(item)}`;
 
 const host: Host = {
   id: 'airwherry',
   name: 'Airwherry',
-  folder: import.meta.dirname,
+  folder: folderOf('airwherry'),
   paths: ['/station/:name', '/station/:name/talk', '/station/:name/week'],
   pathOf,
   find: (path, { items }) => items.find((item) => pathOf(item) === path),
   // Chats show in no frame but one that names its page.
   frameOf: (item, world) => (item.kind === 'chat' ? null : frameOf(item, world)),
   // The instructions hold a sample in the place of the name.
-  codeOf: (item, { port }) =>
+  codeOf: (item, { origin }) =>
     iframeCode(
-      `${addressOf('airwherry', port)}/${deckOf(item)}?station=your-station&on=your.site.example`,
+      `${addressOf('airwherry', origin)}/${deckOf(item)}?station=your-station&on=your.site.example`,
       'width="360" height="420"',
     ),
   answer: ({ kind }) => (kind === 'live' ? { width: 360, height: 160 } : { width: 360, height: 420 }),
 };
 
 /** Airwherry: stations on air, their talk and their week. */
-export const airwherry: StandIn = { id: 'airwherry', routers: (world) => ({ 'airwherry.localhost': server(world) }) };
+export const airwherry: StandIn = { id: 'airwherry', routers: (world) => ({ airwherry: server(world) }) };
 
 function server(world: StandInWorld): Router {
   const router = frameRouter(host);

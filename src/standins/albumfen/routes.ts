@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 const albumOf = (item: DemoItem, { items }: Pick<StandInWorld, 'items'>): DemoItem =>
   item.scope === 'collection' ? item : items.find((i) => i.members.includes(item.id))!;
@@ -9,7 +10,7 @@ const albumOf = (item: DemoItem, { items }: Pick<StandInWorld, 'items'>): DemoIt
 /** The album's own share box has no code; that of a photo in it has: a link, a picture and a script. */
 function codeOf(item: DemoItem, world: StandInWorld): string {
   if (item.scope === 'collection') return '';
-  const here = addressOf('albumfen', world.port);
+  const here = addressOf('albumfen', world.origin);
   return (
     `<a data-fen-album="${albumOf(item, world).id}" href="${here}${pathOf(item, world)}">` +
     `<img src="${here}/covers/${item.id}.webp" width="640" height="360" alt="${item.title}"></a>\n` +
@@ -25,7 +26,7 @@ const pathOf = (item: DemoItem, world: Pick<StandInWorld, 'items'>): string =>
 const hostOf = (world: StandInWorld): Host => ({
   id: 'albumfen',
   name: 'Albumfen',
-  folder: import.meta.dirname,
+  folder: folderOf('albumfen'),
   paths: ['/by/:name/album/:code', '/by/:name/:photo/in/:album'],
   pathOf: (item) => pathOf(item, world),
   find: (path, { items }) => items.find((i) => pathOf(i, { items }) === path),
@@ -35,7 +36,7 @@ const hostOf = (world: StandInWorld): Host => ({
 });
 
 /** Albumfen: photos and albums of them. */
-export const albumfen: StandIn = { id: 'albumfen', routers: (world) => ({ 'albumfen.localhost': server(world) }) };
+export const albumfen: StandIn = { id: 'albumfen', routers: (world) => ({ albumfen: server(world) }) };
 
 function server(world: StandInWorld): Router {
   const router = Router();

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { byId, door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface AskmeadowData {
   title: string;
@@ -9,14 +10,14 @@ export interface AskmeadowData {
   questions: string[];
 }
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('askmeadow', port)}/ask/${id}?framed=1`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('askmeadow', origin)}/ask/${id}?framed=1`;
 const isClosed = ({ closes }: DemoItem): boolean => closes !== undefined && new Date(closes) < new Date();
 const CLOSED = { status: 410, words: 'This form is closed. Answers were taken until its date.' };
 
 const host: Host = {
   id: 'askmeadow',
   name: 'Askmeadow',
-  folder: import.meta.dirname,
+  folder: folderOf('askmeadow'),
   paths: ['/ask/:code'],
   pathOf: ({ id }) => `/ask/${id}`,
   find: byId(/^\/ask\/([^/]+)$/),
@@ -29,7 +30,7 @@ const host: Host = {
 /** Askmeadow: forms, as high as their questions. */
 export const askmeadow: StandIn = {
   id: 'askmeadow',
-  routers: (world) => ({ 'askmeadow.localhost': server(world), 'amdw.localhost': short(world) }),
+  routers: (world) => ({ askmeadow: server(world), amdw: short(world) }),
 };
 
 function server(world: StandInWorld): Router {
@@ -46,8 +47,8 @@ function server(world: StandInWorld): Router {
   return router.use(shareRouter(host, world));
 }
 
-function short({ port }: StandInWorld): Router {
+function short({ origin }: StandInWorld): Router {
   return Router().get('/:code', (request, response) =>
-    response.redirect(302, `${addressOf('askmeadow', port)}/ask/${request.params.code}`),
+    response.redirect(302, `${addressOf('askmeadow', origin)}/ask/${request.params.code}`),
   );
 }

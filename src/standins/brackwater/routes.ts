@@ -4,6 +4,7 @@ import { door, iframeCode, sendPlayer } from '../shared/host.ts';
 import { serveMedia } from '../shared/media.ts';
 import { asJson } from '../shared/render.ts';
 import { addressOf, type StandIn } from '../standIn.ts';
+import { folderOf } from '../root.ts';
 
 /** What the player page is told. */
 export interface BrackwaterData {
@@ -62,8 +63,8 @@ const encoded = (settings: object): string => Buffer.from(JSON.stringify(setting
 /** Brackwater: sounds of a host in nobody's book. What is set is one encoded object; the inner number stands in the page alone. */
 export const brackwater: StandIn = {
   id: ID,
-  routers: ({ port }) => {
-    const player = addressOf(`play.${ID}`, port);
+  routers: ({ origin }) => {
+    const player = addressOf(`play.${ID}`, origin);
     const codeOf = ({ inner }: Sound, settings?: object): string =>
       iframeCode(
         `${player}/x/${inner}${settings ? `?cfg=${encoded(settings)}` : ''}`,
@@ -88,10 +89,10 @@ export const brackwater: StandIn = {
         { words: 'Half as loud', code: codeOf(sound, { v: 0.5 }) },
         { words: 'In green', code: codeOf(sound, { c: '#2f7a4f' }) },
       ];
-      response.send(mustache.render(PAGE, { title, author, data, page: `${addressOf(ID, port)}/?e=${uuid}`, codes }));
+      response.send(mustache.render(PAGE, { title, author, data, page: `${addressOf(ID, origin)}/?e=${uuid}`, codes }));
     };
     const pages = Router();
-    serveMedia(pages, import.meta.dirname);
+    serveMedia(pages, folderOf('brackwater'));
     pages.get('/', ({ query }, response) =>
       share(
         SOUNDS.find(({ uuid }) => uuid === query.e),
@@ -105,12 +106,12 @@ export const brackwater: StandIn = {
       ),
     );
     const players = Router();
-    serveMedia(players, import.meta.dirname);
+    serveMedia(players, folderOf('brackwater'));
     players.get('/x/:inner', ({ params }, response) => {
       const sound = SOUNDS.find(({ inner }) => inner === params.inner);
       if (!sound) return door(response, { name: 'Brackwater' }, { status: 404, words: 'Nothing sounds here' });
       sendPlayer(response, { id: ID }, { title: sound.title, media: `/media/${sound.media}.ogg` } satisfies BrackwaterData);
     });
-    return { [`${ID}.localhost`]: pages, [`play.${ID}.localhost`]: players };
+    return { [`${ID}`]: pages, [`play.${ID}`]: players };
   },
 };

@@ -2,6 +2,7 @@ import type { Router } from 'express';
 import { byId, door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface DeckmoorData {
   title: string;
@@ -9,12 +10,12 @@ export interface DeckmoorData {
   slides: string[];
 }
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('deckmoor', port)}/frame/${id}`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('deckmoor', origin)}/frame/${id}`;
 
 const host: Host = {
   id: 'deckmoor',
   name: 'Deckmoor',
-  folder: import.meta.dirname,
+  folder: folderOf('deckmoor'),
   paths: ['/deck/:code', '/deck/:code/:slide'],
   pathOf: ({ id }) => `/deck/${id}`,
   find: byId(/^\/deck\/([^/]+)/),
@@ -24,7 +25,7 @@ const host: Host = {
 };
 
 /** Deckmoor: slides laid out on a moor, with a path over them. */
-export const deckmoor: StandIn = { id: 'deckmoor', routers: (world) => ({ 'deckmoor.localhost': server(world) }) };
+export const deckmoor: StandIn = { id: 'deckmoor', routers: (world) => ({ deckmoor: server(world) }) };
 
 function server(world: StandInWorld): Router {
   const router = frameRouter(host);

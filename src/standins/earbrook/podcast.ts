@@ -43,7 +43,7 @@ const cuesOf = ({ duration = 0, number = 0 }: DemoItem): Cue[] =>
 export function podcast(world: StandInWorld, pathOf: (item: DemoItem) => string): Router {
   const router = Router();
   const gone = new Set<string>();
-  const whole = (path: string): string => addressOf('earbrook', world.port) + path;
+  const whole = (path: string): string => addressOf('earbrook', world.origin) + path;
   router.post('/show/:slug/week', ({ params }, response) => {
     gone.add(params.slug);
     response.status(204).end();

@@ -5,6 +5,7 @@ import { fileName } from '../shared/media.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
 import { podcast } from './podcast.ts';
+import { folderOf } from '../root.ts';
 
 export interface Episode {
   title: string;
@@ -19,8 +20,8 @@ export interface EarbrookData {
 
 const pathOf = ({ scope, id, number }: DemoItem): string =>
   scope === 'channel' ? `/show/${id}` : `/show/${id.replace(/-\d+$/, '')}/${number}`;
-const frameOf = ({ scope, id }: DemoItem, { port }: StandInWorld): string =>
-  `${addressOf('player.earbrook', port)}${scope === 'channel' ? '/show/' : '/episode/'}${id}`;
+const frameOf = ({ scope, id }: DemoItem, { origin }: StandInWorld): string =>
+  `${addressOf('player.earbrook', origin)}${scope === 'channel' ? '/show/' : '/episode/'}${id}`;
 
 /** Scheduled episodes are not out before their date. */
 const isOut = ({ notBefore }: DemoItem, now = new Date()): boolean => !notBefore || new Date(notBefore) <= now;
@@ -28,7 +29,7 @@ const isOut = ({ notBefore }: DemoItem, now = new Date()): boolean => !notBefore
 const host: Host = {
   id: 'earbrook',
   name: 'Earbrook',
-  folder: import.meta.dirname,
+  folder: folderOf('earbrook'),
   searched: 'atom',
   paths: ['/show/:slug', '/show/:slug/:number', '/listen/:code'],
   pathOf,
@@ -42,7 +43,7 @@ const host: Host = {
 /** Earbrook: podcasts, with a feed for each show. */
 export const earbrook: StandIn = {
   id: 'earbrook',
-  routers: (world) => ({ 'earbrook.localhost': shareServer(world), 'player.earbrook.localhost': players(world) }),
+  routers: (world) => ({ earbrook: shareServer(world), 'player.earbrook': players(world) }),
 };
 
 /** RSS 2.0. */
@@ -57,7 +58,7 @@ function shareServer(world: StandInWorld): Router {
   router.get('/show/:slug/feed.xml', (request, response) => {
     const show = world.items.find((i) => i.id === request.params.slug && i.scope === 'channel');
     if (!show) return void response.status(404).end();
-    const link = (i: DemoItem): string => addressOf('earbrook', world.port) + pathOf(i);
+    const link = (i: DemoItem): string => addressOf('earbrook', world.origin) + pathOf(i);
     const episodes = episodesOf(show, world).map((i) => ({
       ...i,
       link: link(i),

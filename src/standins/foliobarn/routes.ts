@@ -5,13 +5,14 @@ import { door, sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
-const folder = import.meta.dirname;
+const folder = folderOf('foliobarn');
 const framePage = template(folder, 'frame.html');
 const NAME = 'Foliobarn';
 
 /** Foliobarn: documents, which stand in frames only once they are released. */
-export const foliobarn: StandIn = { id: 'foliobarn', routers: (world) => ({ 'foliobarn.localhost': router(world) }) };
+export const foliobarn: StandIn = { id: 'foliobarn', routers: (world) => ({ foliobarn: router(world) }) };
 
 function router(world: StandInWorld): Router {
   const routes = Router();
@@ -45,7 +46,7 @@ function router(world: StandInWorld): Router {
   return routes;
 }
 
-const released = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('foliobarn', port)}/d/${id}/released`;
+const released = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('foliobarn', origin)}/d/${id}/released`;
 
 /** The host's own code comes without a size, so browsers show it at 300 by 150. */
 const codeFor = (item: DemoItem, world: StandInWorld): string => `<iframe src="${released(item, world)}?frame=yes"></iframe>`;
@@ -65,7 +66,7 @@ function answerFor(url: string, world: StandInWorld): OEmbedAnswer | null {
     title: item.title,
     author_name: item.author,
     provider_name: 'Foliobarn',
-    thumbnail_url: `${addressOf('foliobarn', world.port)}/covers/${fileName(item)}.webp`,
+    thumbnail_url: `${addressOf('foliobarn', world.origin)}/covers/${fileName(item)}.webp`,
     width: 300,
     height: 150,
     html: codeFor(item, world),

@@ -2,6 +2,7 @@ import type { Router } from 'express';
 import { byId, door, frameRouter, sendPlayer, shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface GatherfoldData {
   title: string;
@@ -9,17 +10,17 @@ export interface GatherfoldData {
   pages: string[];
 }
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('gatherfold', port)}/frame/${id}`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('gatherfold', origin)}/frame/${id}`;
 
 /** The share box offers a placeholder with a script, and a short code. */
-const codeOf = ({ id }: DemoItem, { port }: StandInWorld): string =>
+const codeOf = ({ id }: DemoItem, { origin }: StandInWorld): string =>
   `<div class="gatherfold-book" data-fold-book="${id}" data-fold-spread="2"></div>\n` +
-  `<script async src="${addressOf('gatherfold', port)}/fold.js"></script>\n[gatherfold book="${id}" spread="2"]`;
+  `<script async src="${addressOf('gatherfold', origin)}/fold.js"></script>\n[gatherfold book="${id}" spread="2"]`;
 
 const host: Host = {
   id: 'gatherfold',
   name: 'Gatherfold',
-  folder: import.meta.dirname,
+  folder: folderOf('gatherfold'),
   paths: ['/read/:code', '/read/:code/:page'],
   pathOf: ({ id }) => `/read/${id}`,
   find: byId(/^\/read\/([^/]+)/),
@@ -29,7 +30,7 @@ const host: Host = {
 };
 
 /** Gatherfold: booklets whose pages turn. */
-export const gatherfold: StandIn = { id: 'gatherfold', routers: (world) => ({ 'gatherfold.localhost': server(world) }) };
+export const gatherfold: StandIn = { id: 'gatherfold', routers: (world) => ({ gatherfold: server(world) }) };
 
 function server(world: StandInWorld): Router {
   const router = frameRouter(host);

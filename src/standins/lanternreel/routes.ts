@@ -8,8 +8,9 @@ import { door, sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
-const folder = import.meta.dirname;
+const folder = folderOf('lanternreel');
 const playerPage = template(folder, 'player.html');
 /** Stands in the player's page itself, so that no player is drawn before it has its looks. */
 const look = readFileSync(join(folder, 'look.css'), 'utf8');
@@ -18,14 +19,14 @@ const look = readFileSync(join(folder, 'look.css'), 'utf8');
 export const lanternreel: StandIn = {
   id: 'lanternreel',
   routers: (world) => ({
-    'lanternreel.localhost': shareRouter(world),
-    'm.lanternreel.localhost': shareRouter(world),
-    'lnrl.localhost': shortRouter(world),
-    'frames.lanternreel.localhost': frameRouter(world, { follows: true }),
-    'quiet.lanternreel.localhost': frameRouter(world, { follows: false }),
+    lanternreel: shareRouter(world),
+    'm.lanternreel': shareRouter(world),
+    lnrl: shortRouter(world),
+    'frames.lanternreel': frameRouter(world, { follows: true }),
+    'quiet.lanternreel': frameRouter(world, { follows: false }),
     ...Object.fromEntries(
       Object.entries(DISOBEDIENT).map(([name, overruled]) => [
-        `${name}.lanternreel.localhost`,
+        `${name}.lanternreel`,
         frameRouter(world, { follows: true, overruled }),
       ]),
     ),
@@ -58,7 +59,7 @@ function shareRouter(world: StandInWorld): Router {
   router.get(['/see/:id', '/upright/:id', '/run/:id', '/onair/:id'], (request, response) => {
     const item = world.items.find((i) => i.id === request.params.id);
     if (!item) return gone(response, 404, 'No such reel');
-    const page = addressOf('lanternreel', world.port) + pathOf(item);
+    const page = addressOf('lanternreel', world.origin) + pathOf(item);
     // Share pages are for visitors, not for frames; the frame domain is.
     response.set('X-Frame-Options', 'DENY');
     sendShare(response, NAME, { ...item, page, frame: frameOf(item, world), code: codeFor(item, world) });
@@ -70,7 +71,7 @@ function shortRouter(world: StandInWorld): Router {
   return Router().get('/:id', (request, response) => {
     const item = world.items.find((i) => i.id === request.params.id);
     if (!item) return gone(response, 404, 'No such reel');
-    response.redirect(302, addressOf('lanternreel', world.port) + pathOf(item));
+    response.redirect(302, addressOf('lanternreel', world.origin) + pathOf(item));
   });
 }
 
@@ -102,7 +103,7 @@ function frameRouter(world: StandInWorld, { follows, overruled = {} }: Ways): Ro
   return router;
 }
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('frames.lanternreel', port)}/f/${id}`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('frames.lanternreel', origin)}/f/${id}`;
 
 /** The code of the host's own share box. */
 function codeFor(item: DemoItem, world: StandInWorld): string {
@@ -120,7 +121,7 @@ function answerFor(url: string, world: StandInWorld): OEmbedAnswer | null {
     title: item.title,
     author_name: item.author,
     provider_name: 'Lanternreel',
-    thumbnail_url: `${addressOf('lanternreel', world.port)}/covers/${fileName(item)}.webp`,
+    thumbnail_url: `${addressOf('lanternreel', world.origin)}/covers/${fileName(item)}.webp`,
     width,
     height,
     html: codeFor(item, world),

@@ -2,13 +2,14 @@ import type { Router } from 'express';
 import { byId, door, frameRouter, sendPlayer, shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface LoopwickData {
   title: string;
   media: string;
 }
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('loopwick', port)}/f/${id}`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('loopwick', origin)}/f/${id}`;
 const wordsOf = ({ title }: DemoItem): string => title.toLowerCase().replaceAll(' ', '-');
 
 /** Two codes: one that stretches with its wrapper to any width, and one of a fixed size. */
@@ -23,7 +24,7 @@ function codeOf(item: DemoItem, world: StandInWorld): string {
 const host: Host = {
   id: 'loopwick',
   name: 'Loopwick',
-  folder: import.meta.dirname,
+  folder: folderOf('loopwick'),
   searched: 'suggestions',
   paths: ['/l/:name'],
   pathOf: (item) => `/l/${wordsOf(item)}-${item.id}`,
@@ -34,7 +35,7 @@ const host: Host = {
 };
 
 /** Loopwick: short silent loops. */
-export const loopwick: StandIn = { id: 'loopwick', routers: (world) => ({ 'loopwick.localhost': server(world) }) };
+export const loopwick: StandIn = { id: 'loopwick', routers: (world) => ({ loopwick: server(world) }) };
 
 function server(world: StandInWorld): Router {
   const router = frameRouter(host);

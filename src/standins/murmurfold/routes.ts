@@ -5,14 +5,15 @@ import { sendShare } from '../shared/host.ts';
 import { asJson, template } from '../shared/render.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
-const folder = import.meta.dirname;
+const folder = folderOf('murmurfold');
 const playerPage = template(folder, 'player.html');
 
 /** Murmurfold: sound recordings and collections of them. */
 export const murmurfold: StandIn = {
   id: 'murmurfold',
-  routers: (world) => ({ 'murmurfold.localhost': shareRouter(world), 'frame.murmurfold.localhost': frameRouter(world) }),
+  routers: (world) => ({ murmurfold: shareRouter(world), 'frame.murmurfold': frameRouter(world) }),
 };
 
 const pathOf = ({ id, scope, key }: DemoItem): string => {
@@ -32,7 +33,7 @@ function shareRouter(world: StandInWorld): Router {
     // The share link is a page; it may not stand in a frame.
     response.set('Content-Security-Policy', "frame-ancestors 'none'");
     if (!item) return void response.status(404).type('text').send('Nothing sounds here');
-    const page = addressOf('murmurfold', world.port) + pathOf(item);
+    const page = addressOf('murmurfold', world.origin) + pathOf(item);
     sendShare(response, 'Murmurfold', { ...item, page, frame: frameOf(item, world), code: codeFor(item, world) });
   });
   return router;
@@ -50,8 +51,8 @@ function frameRouter(world: StandInWorld): Router {
   return router;
 }
 
-const frameOf = (item: DemoItem, { port }: StandInWorld): string =>
-  `${addressOf('frame.murmurfold', port)}/player?src=${encodeURIComponent(addressOf('murmurfold', port) + pathOf(item))}`;
+const frameOf = (item: DemoItem, { origin }: StandInWorld): string =>
+  `${addressOf('frame.murmurfold', origin)}/player?src=${encodeURIComponent(addressOf('murmurfold', origin) + pathOf(item))}`;
 
 const codeFor = (item: DemoItem, world: StandInWorld): string =>
   `<iframe width="100%" height="420" src="${frameOf(item, world)}"></iframe>`;
@@ -64,7 +65,7 @@ function answerFor(url: string, world: StandInWorld): OEmbedAnswer | null {
     title: item.title,
     author_name: item.author,
     provider_name: 'Murmurfold',
-    thumbnail_url: `${addressOf('murmurfold', world.port)}/covers/${fileName(item)}.webp`,
+    thumbnail_url: `${addressOf('murmurfold', world.origin)}/covers/${fileName(item)}.webp`,
     width: '100%',
     height: 420,
     html: codeFor(item, world),

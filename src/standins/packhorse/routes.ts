@@ -19,10 +19,10 @@ const PAGE = `<!doctype html>
 /** Packhorse: a card library at an address, whose keepers can put a next edition out. */
 export const packhorse: StandIn = {
   id: ID,
-  routers: ({ port }) => {
+  routers: ({ origin }) => {
     let edition = 1;
-    const here = addressOf(ID, port);
-    const files = readFolder(join(DEMO_FOLDER, 'library'), port).map(({ name, text }) => ({
+    const here = addressOf(ID, origin);
+    const files = readFolder(join(DEMO_FOLDER, 'library'), origin).map(({ name, text }) => ({
       id: name.replace('.json', ''),
       text,
     }));
@@ -50,6 +50,6 @@ export const packhorse: StandIn = {
       const file = files.find(({ id }) => `${id}.json` === params.name);
       return file ? response.type('json').send(textOf(file)) : response.sendStatus(404);
     });
-    return { [`${ID}.localhost`]: router };
+    return { [`${ID}`]: router };
   },
 };

@@ -3,6 +3,7 @@ import { byId, door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host
 import { fileName } from '../shared/media.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface PlumblineData {
   title: string;
@@ -20,13 +21,13 @@ function codeOf(item: DemoItem, world: StandInWorld): string {
     'style="position:absolute;top:0;left:0;width:100%;height:100%"',
     ' frameborder="0"',
   );
-  const link = `<p><a href="${addressOf('plumbline', world.port)}${pathOf(item)}">${item.title}</a> by ${item.author}</p>`;
+  const link = `<p><a href="${addressOf('plumbline', world.origin)}${pathOf(item)}">${item.title}</a> by ${item.author}</p>`;
   return `<div style="padding:${padding}% 0 0 0;position:relative">${frame}</div>\n${link}`;
 }
 
 const pathOf = ({ id, key }: DemoItem): string => `/${id}${key ? `/${key}` : ''}`;
-const frameOf = ({ id, key }: DemoItem, { port }: StandInWorld): string =>
-  `${addressOf('frame.plumbline', port)}/v/${id}${key ? `?k=${key}` : ''}`;
+const frameOf = ({ id, key }: DemoItem, { origin }: StandInWorld): string =>
+  `${addressOf('frame.plumbline', origin)}/v/${id}${key ? `?k=${key}` : ''}`;
 const sizeOf = ({ ratio = '16:9' }: DemoItem): [number, number] => {
   const [wide = 16, high = 9] = ratio.split(':').map(Number);
   return [640, Math.round((640 * high) / wide)];
@@ -35,7 +36,7 @@ const sizeOf = ({ ratio = '16:9' }: DemoItem): [number, number] => {
 const host: Host = {
   id: 'plumbline',
   name: 'Plumbline',
-  folder: import.meta.dirname,
+  folder: folderOf('plumbline'),
   paths: ['/:number', '/on/:channel/:number', '/:number/:key'],
   pathOf,
   find: byId(/^\/on\/[^/]+\/(\d+)$/, /^\/(\d+)(?:\/[^/]+)?$/),
@@ -52,7 +53,7 @@ const host: Host = {
 /** Plumbline: films, some of them unlisted. */
 export const plumbline: StandIn = {
   id: 'plumbline',
-  routers: (world) => ({ 'plumbline.localhost': shareRouter(host, world), 'frame.plumbline.localhost': players(world) }),
+  routers: (world) => ({ plumbline: shareRouter(host, world), 'frame.plumbline': players(world) }),
 };
 
 function players(world: StandInWorld): Router {

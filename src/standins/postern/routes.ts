@@ -18,8 +18,8 @@ const TITLE = 'A walk along the sea wall';
 /** Postern: a host without a card, whose pages declare their player each in another standard. */
 export const postern: StandIn = {
   id: 'postern',
-  routers: ({ port }) => {
-    const here = addressOf('postern', port);
+  routers: ({ origin }) => {
+    const here = addressOf('postern', origin);
     const player = `${here}/player/sea-wall`;
     const heads: Record<(typeof WAYS)[number], string> = {
       oembed: `<link rel="alternate" type="text/xml+oembed" href="/answer.xml?url=x">`,
@@ -41,6 +41,6 @@ export const postern: StandIn = {
       '/closed/:name',
       (_, response) => void response.set('X-Frame-Options', 'SAMEORIGIN').send(mustache.render(PLAYER, { title: TITLE })),
     );
-    return { 'postern.localhost': router };
+    return { postern: router };
   },
 };

@@ -3,6 +3,7 @@ import { door, iframeCode, sendPlayer, sendShare } from '../shared/host.ts';
 import { serveMedia } from '../shared/media.ts';
 import { serveOEmbed } from '../shared/oembed.ts';
 import { addressOf, type StandIn } from '../standIn.ts';
+import { folderOf } from '../root.ts';
 
 /** What the player page is told. */
 export interface QuernhillData {
@@ -55,9 +56,9 @@ const bySlug = (slug: string): Film | undefined => byNumber(/(\d+)$/.exec(slug)?
 /** Quernhill: films of a host in nobody's book. Flags are joined in the path of its frame; its player reports in codes. */
 export const quernhill: StandIn = {
   id: ID,
-  routers: ({ port }) => {
-    const stage = addressOf(`stage.${ID}`, port);
-    const pageOf = (film: Film): string => `${addressOf(ID, port)}/films/${film.words}-${film.number}`;
+  routers: ({ origin }) => {
+    const stage = addressOf(`stage.${ID}`, origin);
+    const pageOf = (film: Film): string => `${addressOf(ID, origin)}/films/${film.words}-${film.number}`;
     const codeOf = (film: Film, more = ''): string =>
       iframeCode(`${stage}/${film.number}/${more}`, SIZE, ' allow="autoplay; fullscreen"');
     const share = (film: Film | undefined, response: Response): void => {
@@ -79,7 +80,7 @@ export const quernhill: StandIn = {
       });
     };
     const pages = Router();
-    serveMedia(pages, import.meta.dirname);
+    serveMedia(pages, folderOf('quernhill'));
     serveOEmbed(pages, (url) => {
       const film = URL.canParse(url) ? bySlug(new URL(url).pathname) : undefined;
       return film
@@ -104,12 +105,12 @@ export const quernhill: StandIn = {
       return film ? response.redirect(pageOf(film)) : share(undefined, response);
     });
     const frames = Router();
-    serveMedia(frames, import.meta.dirname);
+    serveMedia(frames, folderOf('quernhill'));
     frames.get(['/:number', '/:number/:flags'], ({ params }, response) => {
       const film = byNumber(String(params.number));
       if (!film) return door(response, { name: 'Quernhill' }, { status: 404, words: 'No film is ground here' });
       sendPlayer(response, { id: ID }, { title: film.title, media: `/media/${film.media}.webm` } satisfies QuernhillData);
     });
-    return { [`${ID}.localhost`]: pages, 'qrn.localhost': short, [`stage.${ID}.localhost`]: frames };
+    return { [`${ID}`]: pages, qrn: short, [`stage.${ID}`]: frames };
   },
 };

@@ -5,8 +5,9 @@ import { fileName, serveMedia } from './media.ts';
 import { serveOEmbed, type OEmbedAnswer } from './oembed.ts';
 import { serveSearch, type SearchedAs } from './search.ts';
 import { asJson, template } from './render.ts';
+import { folderOf } from '../root.ts';
 
-const here = import.meta.dirname;
+const here = folderOf('shared');
 const sharePage = template(here, 'share.html');
 const framePage = template(here, 'frame.html');
 const doorPage = template(here, 'door.html');
@@ -48,7 +49,7 @@ export function shareRouter(host: Host, world: StandInWorld): Router {
     if (!item) return door(response, host, { status: 404, words: 'There is nothing under this address' });
     const closed = host.closed?.(item, request);
     if (closed) return door(response, host, closed);
-    const page = addressOf(host.id, world.port) + host.pathOf(item);
+    const page = addressOf(host.id, world.origin) + host.pathOf(item);
     const [frame, code] = [host.frameOf(item, world), host.codeOf(item, world)];
     sendShare(response, host.name, { ...item, page, frame, code });
   });
@@ -89,7 +90,7 @@ function answerFor(host: Host, item: DemoItem, world: StandInWorld): OEmbedAnswe
     title: item.title,
     author_name: item.author,
     provider_name: host.name,
-    thumbnail_url: `${addressOf(host.id, world.port)}/covers/${fileName(item)}.webp`,
+    thumbnail_url: `${addressOf(host.id, world.origin)}/covers/${fileName(item)}.webp`,
     html: host.codeOf(item, world),
     ...(item.duration !== undefined && { duration: item.duration }),
     ...more,

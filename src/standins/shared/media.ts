@@ -1,6 +1,7 @@
 import express, { type Router } from 'express';
 import { join } from 'node:path';
 import { DEMO_FOLDER, type DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 /** File name of an item's media and cover. */
 export const fileName = ({ id }: Pick<DemoItem, 'id'>): string => id.replace('/', '.');
@@ -15,6 +16,6 @@ export function serveMedia(router: Router, folder: string): void {
       setHeaders: (response) => response.set('Access-Control-Allow-Origin', '*'),
     }),
   );
-  router.get('/share.css', (_, response) => response.sendFile(join(import.meta.dirname, 'share.css')));
+  router.get('/share.css', (_, response) => response.sendFile(join(folderOf('shared'), 'share.css')));
   router.get('/look.css', (_, response) => response.sendFile(join(folder, 'look.css')));
 }

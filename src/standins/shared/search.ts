@@ -37,7 +37,7 @@ const ATOM = `<?xml version="1.0" encoding="UTF-8"?>
 
 /** `GET /search.xml` and `GET /find?for=…`: items whose title or maker has all of the words. */
 export function serveSearch(router: Router, { id, name, pathOf }: Searched, world: StandInWorld, as: SearchedAs): void {
-  const here = addressOf(id, world.port);
+  const here = addressOf(id, world.origin);
   router.get('/search.xml', (_, response) => {
     response.type('application/opensearchdescription+xml').send(mustache.render(DESCRIPTION, { name, here, type: TYPES[as] }));
   });

@@ -3,6 +3,7 @@ import { byId, door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host
 import { fileName } from '../shared/media.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface SpoolnoteData {
   title: string;
@@ -12,7 +13,7 @@ export interface SpoolnoteData {
   topics: string[];
 }
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('spoolnote', port)}/frame/${id}`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('spoolnote', origin)}/frame/${id}`;
 
 /** One line of the transcript in each part of the recording. */
 const linesOf = ({ outline, duration = 60 }: DemoItem): SpoolnoteData['lines'] =>
@@ -21,7 +22,7 @@ const linesOf = ({ outline, duration = 60 }: DemoItem): SpoolnoteData['lines'] =
 const host: Host = {
   id: 'spoolnote',
   name: 'Spoolnote',
-  folder: import.meta.dirname,
+  folder: folderOf('spoolnote'),
   paths: ['/r/:code'],
   pathOf: ({ id }) => `/r/${id}`,
   find: byId(/^\/r\/([^/.]+)$/),
@@ -31,7 +32,7 @@ const host: Host = {
 };
 
 /** Spoolnote: recordings with their transcript. */
-export const spoolnote: StandIn = { id: 'spoolnote', routers: (world) => ({ 'spoolnote.localhost': server(world) }) };
+export const spoolnote: StandIn = { id: 'spoolnote', routers: (world) => ({ spoolnote: server(world) }) };
 
 function server(world: StandInWorld): Router {
   const router = frameRouter(host);

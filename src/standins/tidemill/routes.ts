@@ -24,8 +24,8 @@ const SUBJECTS = ['High water', 'Low water', 'The ferry', 'Grinding day', 'The s
 const pathOf = (number: number): string => `/news/${number}`;
 
 /** Codes as sites have them: frames of every host that has any, some with settings, few with a title. */
-function codes(port: number): string[] {
-  return readCardFiles(port).flatMap(({ text }) => {
+function codes(origin: string): string[] {
+  return readCardFiles(origin).flatMap(({ text }) => {
     const { links } = JSON.parse(text) as { links: { framed?: boolean; examples: string[] }[] };
     return links
       .filter(({ framed }) => framed)
@@ -50,10 +50,10 @@ interface Asked {
 /** The site of the tide mill: no host, but pages with embeds of all of them; it has traps for those who read it all. */
 export const tidemill: StandIn = {
   id: 'tidemill',
-  routers: ({ port }) => {
+  routers: ({ origin }) => {
     const router = Router();
-    const here = addressOf('tidemill', port);
-    const some = codes(port);
+    const here = addressOf('tidemill', origin);
+    const some = codes(origin);
     const asked: Asked = { paths: [], together: 0 };
     let open = 0;
     router.get('/asked', (_, response) => void response.json(asked));
@@ -113,6 +113,6 @@ export const tidemill: StandIn = {
       };
       more();
     });
-    return { 'tidemill.localhost': router };
+    return { tidemill: router };
   },
 };

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { door, frameRouter, iframeCode, sendPlayer, shareRouter, type Host } from '../shared/host.ts';
 import { addressOf, type StandIn, type StandInWorld } from '../standIn.ts';
 import type { DemoItem } from '../world.ts';
+import { folderOf } from '../root.ts';
 
 export interface WaymossData {
   title: string;
@@ -15,7 +16,7 @@ const slugOf = (name: string): string =>
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-');
 
-const frameOf = ({ id }: DemoItem, { port }: StandInWorld): string => `${addressOf('waymoss', port)}/frame?place=${id}`;
+const frameOf = ({ id }: DemoItem, { origin }: StandInWorld): string => `${addressOf('waymoss', origin)}/frame?place=${id}`;
 
 /** The small gazetteer: a name alone is enough, in whatever spelling of capitals and spaces. */
 const findPlace = (name: string, { items }: Pick<StandInWorld, 'items'>): DemoItem | undefined =>
@@ -29,7 +30,7 @@ function findSpot(at: string, { items }: Pick<StandInWorld, 'items'>): DemoItem 
 const host: Host = {
   id: 'waymoss',
   name: 'Waymoss',
-  folder: import.meta.dirname,
+  folder: folderOf('waymoss'),
   searched: 'rss',
   paths: ['/place/:name', '/at/:spot'],
   pathOf: ({ id }) => `/place/${id}`,
@@ -45,7 +46,7 @@ const host: Host = {
 /** Waymoss: maps of a small country. */
 export const waymoss: StandIn = {
   id: 'waymoss',
-  routers: (world) => ({ 'waymoss.localhost': server(world), 'wmss.localhost': short(world) }),
+  routers: (world) => ({ waymoss: server(world), wmss: short(world) }),
 };
 
 function server(world: StandInWorld): Router {
@@ -62,8 +63,8 @@ function server(world: StandInWorld): Router {
   return router.use(shareRouter(host, world));
 }
 
-function short({ port }: StandInWorld): Router {
+function short({ origin }: StandInWorld): Router {
   return Router().get('/:name', (request, response) =>
-    response.redirect(302, `${addressOf('waymoss', port)}/place/${encodeURIComponent(request.params.name)}`),
+    response.redirect(302, `${addressOf('waymoss', origin)}/place/${encodeURIComponent(request.params.name)}`),
   );
 }

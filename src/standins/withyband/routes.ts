@@ -3,6 +3,7 @@ import mustache from 'mustache';
 import { door, iframeCode, sendPlayer } from '../shared/host.ts';
 import { serveMedia } from '../shared/media.ts';
 import { addressOf, type StandIn } from '../standIn.ts';
+import { folderOf } from '../root.ts';
 
 /** What the player page is told. */
 export interface WithybandData {
@@ -47,8 +48,8 @@ const PAGE = `<!doctype html>
 /** Withyband: slides of a host in nobody's book. Everything that is set stands in one parameter; it has an element of its own too. */
 export const withyband: StandIn = {
   id: ID,
-  routers: ({ port }) => {
-    const band = addressOf(`w.${ID}`, port);
+  routers: ({ origin }) => {
+    const band = addressOf(`w.${ID}`, origin);
     const codeOf = ({ code }: Deck, opts = ''): string =>
       `<div style="position:relative;padding-top:60%">${iframeCode(`${band}/?doc=${code}${opts && `&opts=${opts}`}`, 'style="position:absolute;top:0;left:0;width:100%;height:100%"')}</div>`;
     const share = (deck: Deck | undefined, response: Response): void => {
@@ -62,10 +63,10 @@ export const withyband: StandIn = {
         { words: 'By itself', code: codeOf(deck, 'go') },
       ];
       const { title, author, code } = deck;
-      response.send(mustache.render(PAGE, { title, author, page: `${addressOf(ID, port)}/d/${code}?lang=en`, codes }));
+      response.send(mustache.render(PAGE, { title, author, page: `${addressOf(ID, origin)}/d/${code}?lang=en`, codes }));
     };
     const pages = Router();
-    serveMedia(pages, import.meta.dirname);
+    serveMedia(pages, folderOf('withyband'));
     pages.get('/d/:code', ({ params }, response) =>
       share(
         DECKS.find(({ code }) => code === params.code),
@@ -74,12 +75,12 @@ export const withyband: StandIn = {
     );
     pages.get('/band.js', (_, response) => response.redirect('/assets/withyband-script.js'));
     const frames = Router();
-    serveMedia(frames, import.meta.dirname);
+    serveMedia(frames, folderOf('withyband'));
     frames.get('/', ({ query }, response) => {
       const deck = DECKS.find(({ code }) => code === query.doc);
       if (!deck) return door(response, { name: 'Withyband' }, { status: 404, words: 'No band is woven here' });
       sendPlayer(response, { id: ID }, { title: deck.title, slides: deck.slides } satisfies WithybandData);
     });
-    return { [`${ID}.localhost`]: pages, [`w.${ID}.localhost`]: frames };
+    return { [`${ID}`]: pages, [`w.${ID}`]: frames };
   },
 };

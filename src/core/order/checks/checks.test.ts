@@ -3,15 +3,15 @@ import { loadCards } from '../../known/hosts/loadCards.ts';
 import { makeBook } from '../../known/hosts/book.ts';
 import type { Reached } from '../../proof/reach/reached.ts';
 import type { Site } from '../../model/site.ts';
-import { readCardFiles, readSites, WRITTEN_PORT } from '../../../standins/world.ts';
+import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../../standins/world.ts';
 import { sayOrderFinding, sayOrderRemedy } from '../../../messages/order.ts';
 import { entryOf, newOrder, type Entry, type Order } from '../order.ts';
 import { playsOf } from '../plays.ts';
 import type { ORDER_CHECKS } from './list.ts';
 import { checkOrder, remedied } from './list.ts';
 
-const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
-const site: Site = { ...readSites(WRITTEN_PORT)[0]!, address: 'https://mill.example/', frames: null, language: 'en' };
+const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
+const site: Site = { ...readSites(WRITTEN_ORIGIN)[0]!, address: 'https://mill.example/', frames: null, language: 'en' };
 const FILM = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 const TALK = 'http://spoolnote.localhost:4600/r/tsd401';
 const BOOK = 'http://gatherfold.localhost:4600/read/AN1126';

@@ -2,14 +2,14 @@ import { JSDOM } from 'jsdom';
 import { describe, expect, test } from 'vitest';
 import { loadCards } from '../../known/hosts/loadCards.ts';
 import { makeBook } from '../../known/hosts/book.ts';
-import { readCardFiles, readSites, WRITTEN_PORT } from '../../../standins/world.ts';
+import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../../standins/world.ts';
 import { describeOrder, withText } from '../around.ts';
 import { newOrder } from '../order.ts';
 import { pageOf } from '../page/page.ts';
 import { ORDER_FORMS, orderForm } from './list.ts';
 
-const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
-const site = readSites(WRITTEN_PORT)[0]!;
+const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
+const site = readSites(WRITTEN_ORIGIN)[0]!;
 const NASTY = '</script></template></title><img src=x onerror=alert(1)>"\'&`${x}\u2028';
 const FEED = 'https://pod.example/feed.xml';
 const order = newOrder('o', {

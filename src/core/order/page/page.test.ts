@@ -4,15 +4,15 @@ import { describe, expect, test } from 'vitest';
 import { playerScript } from '../../../../scripts/playerScript.ts';
 import { loadCards } from '../../known/hosts/loadCards.ts';
 import { makeBook } from '../../known/hosts/book.ts';
-import { readCardFiles, readSites, WRITTEN_PORT } from '../../../standins/world.ts';
+import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../../standins/world.ts';
 import { newOrder, withNews, type Order } from '../order.ts';
 import { pageOf } from './page.ts';
 import { createHash } from 'node:crypto';
 import { SCRIPT, SCRIPT_HASH } from './script.ts';
 import { styleOf } from './style.ts';
 
-const book = makeBook(loadCards(readCardFiles(WRITTEN_PORT)).cards);
-const site = readSites(WRITTEN_PORT)[0]!;
+const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
+const site = readSites(WRITTEN_ORIGIN)[0]!;
 const FILM = 'http://lanternreel.localhost:4600/see/k7wq2m9d';
 const NASTY = '</script><img src=x onerror=alert(1)>"\'&\u2028';
 const order: Order = newOrder('o', {

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
-import { readItems, WRITTEN_PORT } from '../../../standins/world.ts';
+import { readItems, WRITTEN_ORIGIN } from '../../../standins/world.ts';
 import { bringIn } from '../../pipeline.ts';
 import { book } from '../../../laws/world.ts';
 import { anatomy } from './anatomy.ts';
 
-const items = readItems(WRITTEN_PORT);
+const items = readItems(WRITTEN_ORIGIN);
 
 describe('the sample world', () => {
   test('has eighty items, with every link in every form recognised as its item', () => {

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
-import { readCardFiles, WRITTEN_PORT } from '../../../../standins/world.ts';
+import { readCardFiles, WRITTEN_ORIGIN } from '../../../../standins/world.ts';
 import { checkCardText } from './cardText.ts';
 
-const { text } = readCardFiles(WRITTEN_PORT).find(({ name }) => name === 'waymoss.json')!;
+const { text } = readCardFiles(WRITTEN_ORIGIN).find(({ name }) => name === 'waymoss.json')!;
 
 test('a card in order is the card', () => {
   expect(checkCardText(text)).toMatchObject({ card: { id: 'waymoss' }, problems: [] });

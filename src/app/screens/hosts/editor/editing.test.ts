@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { loadCards } from '../../../../core/known/hosts/loadCards.ts';
-import { readCardFiles, WRITTEN_PORT } from '../../../../standins/world.ts';
+import { readCardFiles, WRITTEN_ORIGIN } from '../../../../standins/world.ts';
 import { completionsAt } from './completions.ts';
 import { changed } from './change.ts';
 import { beginEditing, stepEditing, textOf, type EditingStep } from './editing.ts';
 
-const card = loadCards(readCardFiles(WRITTEN_PORT)).cards[0]!;
+const card = loadCards(readCardFiles(WRITTEN_ORIGIN)).cards[0]!;
 const after = (...steps: EditingStep[]) => steps.reduce(stepEditing, beginEditing(card));
 const named = (name: string): EditingStep => ({ do: 'change', card: { ...card, name }, where: 'name' });
 
