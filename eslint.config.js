@@ -25,7 +25,7 @@ export default ts.config(
   },
   {
     files: ['src/**/*.{ts,tsx}'],
-    ignores: ['**/*.test.ts', 'src/cli/**', 'src/server/main.ts'],
+    ignores: ['**/*.test.ts', 'src/cli/**', 'src/server/main.ts', 'src/server/work.ts'],
     rules: { 'no-console': 'error' },
   },
   {

@@ -1,6 +1,6 @@
 import { timingSafeEqual } from 'node:crypto';
 import express, { Router, type Request, type RequestHandler } from 'express';
-import { z } from 'zod';
+import { openApi } from './openApi.ts';
 import { OPERATIONS, Unanswerable } from './programs.ts';
 import type { Known } from './known.ts';
 import { sendProblem } from './problems.ts';
@@ -50,60 +50,4 @@ export function programRoutes(known: () => Known, guards: readonly RequestHandle
     });
   router.get('/openapi.json', (_, response) => void response.json(openApi()));
   return router;
-}
-
-/** The description of all of it (OpenAPI 3.1), made of the schemas by which requests are checked. */
-export function openApi(): object {
-  const problem = { $ref: '#/components/responses/Problem' };
-  return {
-    openapi: '3.1.0',
-    info: { title: 'Refenestra', version: '1', description: 'Share links in, embed code out, for programs.' },
-    servers: [{ url: '/api' }],
-    paths: Object.fromEntries(
-      OPERATIONS.map(({ path, summary, body }) => [
-        path,
-        {
-          post: {
-            operationId: path.slice(1),
-            summary,
-            security: [{}, { key: [] }],
-            requestBody: {
-              required: true,
-              content: { 'application/json': { schema: z.toJSONSchema(body, { io: 'input' }) } },
-            },
-            responses: {
-              200: { description: 'The answer, as the command line prints it with --json.', content: { 'application/json': {} } },
-              400: problem,
-              401: problem,
-              422: problem,
-              429: problem,
-            },
-          },
-        },
-      ]),
-    ),
-    components: {
-      securitySchemes: { key: { type: 'http', scheme: 'bearer' } },
-      responses: {
-        Problem: {
-          description: 'What went wrong (RFC 9457).',
-          content: {
-            'application/problem+json': {
-              schema: {
-                type: 'object',
-                required: ['type', 'title', 'status', 'code'],
-                properties: {
-                  type: { type: 'string' },
-                  title: { type: 'string' },
-                  status: { type: 'integer' },
-                  code: { type: 'string' },
-                  detail: { type: 'string' },
-                },
-              },
-            },
-          },
-        },
-      },
-    },
-  };
 }

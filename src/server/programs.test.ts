@@ -3,6 +3,7 @@ import request from 'supertest';
 import { describe, expect, test } from 'vitest';
 import { bringIn } from '../core/pipeline.ts';
 import { book } from '../laws/world.ts';
+import { readPageData } from './pageData.ts';
 import { quietServer } from './testing.ts';
 
 const PORT = '4600';
@@ -43,6 +44,22 @@ describe('asked by programs', () => {
     ]);
   });
 
+  test('teach works out a card, and sweep a patch', async () => {
+    const code = (id: string) => `<iframe src="https://play.media.example/p/${id}"></iframe>`;
+    const examples = ['k1a44', 'z9b55'].map((id) => ({ link: `https://media.example/see/${id}`, code: code(id) }));
+    const taught = (await post('teach', { format: 'refenestra-examples/1', name: 'Media', examples })).body as {
+      card: { origins: object };
+      facts: string[];
+    };
+    expect(JSON.stringify(taught.card.origins)).toContain('https://play.media.example');
+    expect(taught.facts.length).toBeGreaterThan(0);
+    const page = `<p>Before</p>\n<iframe src="${LINK.replace('lanternreel.', 'frames.lanternreel.').replace('/see/', '/f/')}"></iframe>\n<p>After</p>\n`;
+    const files = [{ name: 'a/page.html', text: `<h2>Sluice</h2>\n${page}` }];
+    const swept = (await post('sweep', { files, rules: { version: 1, titles: true } })).body as { patch: string; report: object };
+    expect(swept.patch).toMatch(/^--- a\/a\/page\.html\n\+\+\+ b\/a\/page\.html\n[\s\S]*\+<iframe [^\n]*title="Sluice"/);
+    expect((await post('sweep', { files: [{ name: 'x.bin', text: '' }] })).status).toBe(422);
+  });
+
   test.each([
     ['embed', { text: '' }, 400, 'text'],
     ['embed', { text: LINK, more: 1 }, 400, 'more'],
@@ -72,8 +89,9 @@ describe('asked by programs', () => {
       };
     };
     expect(body.openapi).toBe('3.1.0');
-    for (const path of ['/read', '/embed', '/check', '/batch'])
-      expect(body.paths[path]!.post.requestBody.content['application/json']!.schema.properties).toHaveProperty('text');
+    for (const path of ['/read', '/embed', '/check', '/batch', '/teach', '/sweep', '/jobs'])
+      expect(body.paths[path]!.post.requestBody.content['application/json']!.schema, path).toBeTypeOf('object');
+    expect(Object.keys(body.paths)).toContain('/oembed');
   });
 });
 
@@ -89,6 +107,15 @@ describe('an oEmbed provider', () => {
     const xml = new XMLParser({ processEntities: true }).parse(text) as { oembed: Record<string, unknown> };
     expect(xml.oembed.html).toBe(body.html);
     expect(xml.oembed.width).toBe(body.width);
+  });
+
+  test('is found from the page that hands a link on', async () => {
+    const { text } = await get(`/?take=${encodeURIComponent(LINK)}`);
+    const found = readPageData(text).oembed.json!;
+    expect(found).toContain(`http://localhost:${PORT}/oembed?`);
+    const { pathname, search } = new URL(found);
+    expect((await get(pathname + search)).body).toMatchObject({ version: '1.0', type: 'video' });
+    expect((await get(`/?take=${encodeURIComponent('"><script>x</script>')}`)).text).not.toContain('<script>x');
   });
 
   test.each([

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { z } from 'zod';
+import type { z } from 'zod';
 import type { HostCard } from '../core/known/hosts/card.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { providersSchema, type Providers } from '../core/known/hosts/providers.ts';

@@ -38,7 +38,7 @@ export function jobsInProcess(work: Worker): Jobs {
   };
 
   return {
-    add: async (order) => {
+    add: (order) => {
       const parts = partsOf(order);
       const { kind, title } = order;
       const head = { id: randomUUID(), kind, title, ordered: new Date().toISOString(), parts: parts.length };
@@ -48,24 +48,24 @@ export function jobsInProcess(work: Worker): Jobs {
       run(job);
       return tell(job);
     },
-    list: async () => [...jobs.values()].reverse().map(tell),
-    get: async (id) => (jobs.has(id) ? tell(jobs.get(id)!) : null),
-    rows: async function* (id) {
+    list: () => [...jobs.values()].reverse().map(tell),
+    get: (id) => (jobs.has(id) ? tell(jobs.get(id)!) : null),
+    rows: function* (id) {
       const job = jobs.get(id);
       for (const i of job?.parts.keys() ?? []) yield* job!.made.get(i) ?? [];
     },
-    cancel: async (id) => {
+    cancel: (id) => {
       const job = jobs.get(id);
       if (job) job.cancelled = true;
     },
-    retry: async (id) => {
+    retry: (id) => {
       const job = jobs.get(id);
       if (!job) return;
       job.cancelled = false;
       job.failed.clear();
       run(job);
     },
-    counts: async () => {
+    counts: () => {
       const all = [...jobs.values()];
       const made = all.reduce((sum, job) => sum + job.made.size, 0);
       const failed = all.reduce((sum, job) => sum + job.failed.size, 0);

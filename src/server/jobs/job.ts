@@ -76,21 +76,24 @@ export function stateOf({ parts }: JobHead, come: { made: number; failed: number
 }
 
 /** Does one part; what comes of it is plain data, a line each. */
-export type Worker = (part: Part) => Promise<readonly object[]>;
+export type Worker = (part: Part) => readonly object[] | Promise<readonly object[]>;
+
+/** At once, or later. */
+type Soon<Value> = Value | Promise<Value>;
 
 /** The jobs of a service. Those that are over are forgotten after a week. */
 export interface Jobs {
-  add: (order: Order) => Promise<JobTold>;
+  add: (order: Order) => Soon<JobTold>;
   /** The newest first. */
-  list: () => Promise<JobTold[]>;
-  get: (id: string) => Promise<JobTold | null>;
+  list: () => Soon<JobTold[]>;
+  get: (id: string) => Soon<JobTold | null>;
   /** What is made so far, in the order of the parts. */
-  rows: (id: string) => AsyncIterable<object>;
-  cancel: (id: string) => Promise<void>;
+  rows: (id: string) => Iterable<object> | AsyncIterable<object>;
+  cancel: (id: string) => Soon<void>;
   /** The parts that failed, and those that were cancelled, are done again. */
-  retry: (id: string) => Promise<void>;
+  retry: (id: string) => Soon<void>;
   /** Parts by state, of all jobs. */
-  counts: () => Promise<Readonly<Record<string, number>>>;
+  counts: () => Soon<Readonly<Record<string, number>>>;
 }
 
 /** Milliseconds for which a job is kept. */

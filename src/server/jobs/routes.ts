@@ -33,7 +33,7 @@ export function jobRoutes({ jobs, known, guards }: JobRouteParts): Router {
     });
   });
   router.get('/', (_, response) => told(response, async () => void response.json(await jobs.list())));
-  router.get('/:id', (request, response) => withJob(request.params.id, response, async (job) => void response.json(job)));
+  router.get('/:id', (request, response) => withJob(request.params.id, response, (job) => response.json(job)));
   router.get('/:id/rows', (request, response) =>
     withJob(request.params.id, response, async ({ id }) => {
       response.type('application/x-ndjson').set('Cache-Control', 'no-store');
@@ -55,7 +55,7 @@ export function jobRoutes({ jobs, known, guards }: JobRouteParts): Router {
   );
   return router;
 
-  function withJob(id: string, response: Response, then: (job: JobTold) => Promise<void>): Promise<void> {
+  function withJob(id: string, response: Response, then: (job: JobTold) => unknown): Promise<void> {
     return told(response, async () => {
       const job = await jobs.get(id);
       if (job) await then(job);
