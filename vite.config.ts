@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig, type HtmlTagDescriptor, type Plugin } from 'vite';
 import { compressAll } from './scripts/compressAll.ts';
 
@@ -33,10 +34,57 @@ const fontsFirst = (): Plugin => ({
   },
 });
 
+/** The application opens without a network: all of it is kept, and the page itself is asked for first while there is one. */
+const offline = (): ReturnType<typeof VitePWA> =>
+  VitePWA({
+    injectRegister: false,
+    registerType: 'prompt',
+    includeAssets: ['icon.svg', 'icon-192.png', 'icon-512.png'],
+    manifest: {
+      name: 'Refenestra',
+      short_name: 'Refenestra',
+      description: 'Share links in, embed code out: made to fit one page, and shown to behave before it is published.',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#f5f2ea',
+      theme_color: '#f5f2ea',
+      icons: [
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+      ],
+      share_target: {
+        action: '/',
+        method: 'GET',
+        enctype: 'application/x-www-form-urlencoded',
+        params: { title: 'title', text: 'text', url: 'take' },
+      },
+    },
+    workbox: {
+      // Players of the sample world are of other origins.
+      globPatterns: ['index.html', 'assets/*-????????.{js,css,woff2}'],
+      globIgnores: ['assets/preview-*', 'assets/*-script-*'],
+      navigateFallback: null,
+      sourcemap: false,
+      inlineWorkboxRuntime: true,
+      runtimeCaching: [
+        {
+          urlPattern: ({ request }) => request.mode === 'navigate',
+          handler: 'NetworkFirst',
+          options: { cacheName: 'pages', networkTimeoutSeconds: 4, precacheFallback: { fallbackURL: '/index.html' } },
+        },
+        {
+          urlPattern: /\/api\/(?:hosts|sites|demo|team)$/,
+          handler: 'NetworkFirst',
+          options: { cacheName: 'given', networkTimeoutSeconds: 4 },
+        },
+      ],
+    },
+  });
+
 /** What browsers load. */
 export default defineConfig({
-  plugins: [react(), fontsFirst(), compressAll()],
-  publicDir: false,
+  plugins: [react(), fontsFirst(), offline(), compressAll()],
   resolve: {
     // Its form for browsers asks the document, which workers have not.
     alias: { 'decode-named-character-reference': at('node_modules/decode-named-character-reference/index.js') },

@@ -13,8 +13,10 @@ import { Screens } from './routes.tsx';
 import { startAutosave } from './state/autosave.ts';
 import { startDays } from './state/days.ts';
 import { followOwn } from './state/followOwn.ts';
+import { followTeam } from './state/followTeam.ts';
 import { readLayout } from './state/layOut.ts';
 import { readTheme } from './state/readTheme.ts';
+import { workOffline } from './workOffline.ts';
 import { Unbroken } from './ui/Unbroken.tsx';
 import { makeStore } from './state/store.ts';
 import { storageFound } from './state/view.ts';
@@ -26,11 +28,14 @@ startAutosave(store);
 listenForShortcuts(store);
 void store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
 followOwn(store);
+followTeam(store);
 watchOpening((trouble) => store.dispatch(storageFound(trouble)));
 startDays(store);
 void navigator.storage?.persist?.().catch(() => undefined);
 void readTheme(store);
 void readLayout(store);
+
+workOffline();
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 void ready.then(() => {

@@ -27,7 +27,7 @@ export function application(service: Service, items: readonly DemoItem[]): Route
   router.use('/api', api(service, items));
   router.get('/oembed', oembedRoute(service.known));
   router.use('/assets', serveAssets(FOR_GOOD));
-  router.use(serveFiles(['sw.js', 'manifest.webmanifest', 'icon-192.png', 'icon-512.png']));
+  router.use(serveFiles(['sw.js', 'manifest.webmanifest', 'icon.svg', 'icon-192.png', 'icon-512.png']));
   router.get('/*path', page(service.config));
   router.get('/', page(service.config));
   return router;
@@ -41,7 +41,8 @@ function api({ config, known, guard, together, answers }: Service, items: readon
   router.get('/team', (_, response) => {
     const { team } = known();
     const ids = (all: readonly { id: string }[]): string[] => all.map(({ id }) => id);
-    response.json({ ...team, cards: ids(team.cards), sites: ids(team.sites) });
+    const { stamp, styles, problems } = team;
+    response.json({ stamp, cards: ids(team.cards), sites: ids(team.sites), styles, problems });
   });
   const limit = rateLimit({
     windowMs: 60_000,

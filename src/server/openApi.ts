@@ -4,9 +4,9 @@ import { OPERATIONS } from './programs.ts';
 
 const problem = { $ref: '#/components/responses/Problem' };
 const job = { description: 'The job.', content: { 'application/json': { schema: { $ref: '#/components/schemas/Job' } } } };
-const asJson = (schema: z.ZodType): object => ({
+const asJson = (schema: z.ZodType, example: unknown): object => ({
   required: true,
-  content: { 'application/json': { schema: z.toJSONSchema(schema, { io: 'input' }) } },
+  content: { 'application/json': { schema: z.toJSONSchema(schema, { io: 'input' }), example } },
 });
 const security = [{}, { key: [] }];
 const ofJob = { name: 'id', in: 'path', required: true, schema: { type: 'string' } };
@@ -28,22 +28,22 @@ const parameter = (name: string, description: string, required = false): object 
   schema: { type: 'string' },
 });
 
-/** What programs can ask (OpenAPI 3.1), made of the schemas by which requests are checked. */
-export function openApi(): object {
+/** What programs can ask (OpenAPI 3.1), made of the schemas by which requests are checked; a link that is known is for the examples. */
+export function openApi(link: string): object {
   return {
     openapi: '3.1.0',
     info: { title: 'Refenestra', version: '1', description: 'Share links in, embed code out, for programs.' },
     servers: [{ url: '/api' }],
     paths: {
       ...Object.fromEntries(
-        OPERATIONS.map(({ path, summary, body }) => [
+        OPERATIONS.map(({ path, summary, body, example }) => [
           path,
           {
             post: {
               operationId: path.slice(1),
               summary,
               security,
-              requestBody: asJson(body),
+              requestBody: asJson(body, example(link)),
               responses: {
                 200: {
                   description: 'The answer, as the command line prints it with --json.',
@@ -60,7 +60,7 @@ export function openApi(): object {
           operationId: 'orderJob',
           summary: 'A batch of many rows, or the sweep of a site at its address, done in the background',
           security,
-          requestBody: asJson(orderSchema),
+          requestBody: asJson(orderSchema, { kind: 'batch', title: 'Three links', text: `${link}\n${link}\n${link}` }),
           responses: {
             202: { ...job, description: 'It is ordered; Location says where it is followed.' },
             ...Object.fromEntries([400, 401, 422, 429, 503].map((status) => [status, problem])),

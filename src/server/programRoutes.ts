@@ -48,6 +48,9 @@ export function programRoutes(known: () => Known, guards: readonly RequestHandle
         sendProblem(response, 422, { code: 'unanswerable', detail: `${error.field}: ${error.message}` });
       }
     });
-  router.get('/openapi.json', (_, response) => void response.json(openApi()));
+  router.get('/openapi.json', (_, response) => {
+    const [card] = known().cards;
+    response.json(openApi(card?.links[0]?.examples[0] ?? 'https://media.example/see/1'));
+  });
   return router;
 }

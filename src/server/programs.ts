@@ -38,6 +38,8 @@ export interface Operation<Body = never> {
   path: string;
   summary: string;
   body: z.ZodType<Body>;
+  /** A body to begin with, for a link. */
+  example: (link: string) => object;
   answer: (body: Body, known: Known) => unknown;
 }
 
@@ -67,6 +69,7 @@ export const OPERATIONS: readonly Operation[] = [
     path: '/read',
     summary: 'What a text holds: links and codes, and what each is',
     body: z.strictObject({ text }),
+    example: (link) => ({ text: link }),
     answer: (asked, { book }) => readAnswer(asked.text, book),
   }),
   define({
@@ -80,6 +83,7 @@ export const OPERATIONS: readonly Operation[] = [
       form: z.enum(FORMS.map(({ id }) => id)).default('responsive'),
       keepRunning: z.boolean().default(false).describe('Keeps code that runs in what was sent.'),
     }),
+    example: (link) => ({ text: link, settings: { title: 'What it is' }, form: 'responsive' }),
     answer: (asked, { book, sites, team }) => {
       const found = bringIn(asked.text, book);
       const chosen = found.find((one) => one.item);
@@ -104,6 +108,7 @@ export const OPERATIONS: readonly Operation[] = [
     path: '/check',
     summary: 'What would go wrong with each embed of a code or a page',
     body: z.strictObject({ text, site }),
+    example: (link) => ({ text: `<iframe src="${link}" width="640" height="360"></iframe>` }),
     answer: (asked, { book, sites }) => checkText(asked.text, { book, site: siteIn(asked.site, sites) }).map(checkedAsData),
   }),
   define({
@@ -114,6 +119,7 @@ export const OPERATIONS: readonly Operation[] = [
       site,
       style: houseStyle,
     }),
+    example: (link) => ({ text: `link,title\n${link},What it is` }),
     answer: (asked, { book, sites, team }) => {
       const own = siteIn(asked.site, sites);
       const style = styleIn(asked.style, own, team.styles);
@@ -135,6 +141,14 @@ export const OPERATIONS: readonly Operation[] = [
     path: '/teach',
     summary: 'A host card, worked out from examples of links and codes',
     body: examplesSchema.extend({ card: cardSchema.optional().describe('An earlier card, whose host has changed.') }),
+    example: () => ({
+      format: 'refenestra-examples/1',
+      name: 'A host',
+      examples: [1, 2].map((n) => ({
+        link: `https://media.example/see/k${n}a44`,
+        code: `<iframe src="https://play.media.example/p/k${n}a44"></iframe>`,
+      })),
+    }),
     answer: ({ examples, name, card: before }) => {
       const { card, facts, questions, unexplained } = learn(examples, { name, before, today: today() });
       return {
@@ -157,6 +171,10 @@ export const OPERATIONS: readonly Operation[] = [
       site,
       style: houseStyle,
       rules: rulesSchema.default(NO_RULES).describe('What is put right.'),
+    }),
+    example: (link) => ({
+      files: [{ name: 'page.html', text: `<h2>What it is</h2>\n<iframe src="${link}"></iframe>\n` }],
+      rules: { version: 1, titles: true },
     }),
     answer: ({ files, rules, ...asked }, { book, sites, team }) => {
       const own = siteIn(asked.site, sites);

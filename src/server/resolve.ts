@@ -1,7 +1,7 @@
 import type { RequestHandler } from 'express';
 import { parseTemplate } from 'url-template';
 import { z } from 'zod';
-import type { HostBook } from '../core/known/hosts/book.ts';
+import { endpointFor } from '../core/known/hosts/providers.ts';
 import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
 import { factsFrom } from './facts.ts';
@@ -54,7 +54,7 @@ export function resolveRoute({ known, guard, answers, limit }: ResolveParts): Re
     const body = asked.safeParse(incoming.body);
     if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
     try {
-      response.json(await answers.ask(body.data, () => resolve(body.data, known().book, guard)));
+      response.json(await answers.ask(body.data, () => resolve(body.data, known(), guard)));
     } catch (error) {
       const refused = error instanceof Refused ? error.code : 'noAnswer';
       incoming.log.warn({ error, url: body.data.url }, 'nothing was found out');
@@ -67,7 +67,7 @@ export function resolveRoute({ known, guard, answers, limit }: ResolveParts): Re
 const NOTHING: Fresh<Resolved> = { answer: { facts: {}, found: null, refused: null }, seconds: 0 };
 
 /** Asks for one link; throws `Refused` where its host is not heard. */
-export async function resolve(wanted: Asked, book: HostBook, guard: Guard): Promise<Fresh<Resolved>> {
+export async function resolve(wanted: Asked, { book, team }: Known, guard: Guard): Promise<Fresh<Resolved>> {
   const item = bringIn(wanted.url, book)[0]?.item;
   const card = item?.host ? book.byId.get(item.host)?.card : undefined;
   if (item && card) {
@@ -81,8 +81,9 @@ export async function resolve(wanted: Asked, book: HostBook, guard: Guard): Prom
       seconds: secondsFor(data, fetched),
     };
   }
-  if (wanted.endpoint) {
-    const found = await askEndpoint(withParameters(wanted.endpoint, wanted), 'json', guard).catch(() => null);
+  const endpoint = wanted.endpoint ?? endpointFor(wanted.url, team.providers);
+  if (endpoint !== undefined && URL.canParse(endpoint)) {
+    const found = await askEndpoint(withParameters(endpoint, wanted), 'json', guard).catch(() => null);
     if (found?.answer.found) return found;
   }
   return resolvePage(wanted, guard);

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import type { z } from 'zod';
@@ -17,10 +18,12 @@ export interface Team {
   styles: Readonly<Record<string, HouseStyle>>;
   providers: Providers;
   problems: readonly string[];
+  /** Another one whenever a file has changed; empty where there is no folder. */
+  stamp: string;
 }
 
 /** Where there is no folder. */
-export const NOBODY: Team = { cards: [], sites: [], styles: {}, providers: [], problems: [] };
+export const NOBODY: Team = { cards: [], sites: [], styles: {}, providers: [], problems: [], stamp: '' };
 
 /** Milliseconds for which what was read is taken for what is there: a look at the folder is not free. */
 const PAUSE = 1000;
@@ -46,7 +49,7 @@ export function followTeam(folder: string | null): () => Team {
     looked = now;
     const files = new Map(PARTS.map((part) => [part, filesOf(folder, part)]));
     const seen = JSON.stringify([...files]);
-    if (seen !== stamp) [team, stamp] = [readTeam(files), seen];
+    if (seen !== stamp) [team, stamp] = [readTeam(files, createHash('sha256').update(seen).digest('hex').slice(0, 16)), seen];
     return team;
   };
 }
@@ -65,7 +68,7 @@ function filesOf(folder: string, part: Part): FileOf[] {
   }
 }
 
-function readTeam(files: ReadonlyMap<Part, readonly FileOf[]>): Team {
+function readTeam(files: ReadonlyMap<Part, readonly FileOf[]>, stamp: string): Team {
   const problems: string[] = [];
   const textsOf = (part: Part): { name: string; text: string }[] =>
     files.get(part)!.flatMap(({ path }) => {
@@ -97,5 +100,6 @@ function readTeam(files: ReadonlyMap<Part, readonly FileOf[]>): Team {
     styles: Object.fromEntries(all('styles', styleSchema).map((style) => [style.site, style])),
     providers: all('providers', providersSchema).flat(),
     problems,
+    stamp,
   };
 }

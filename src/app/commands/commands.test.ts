@@ -1,6 +1,7 @@
 import { describe, expect, test, vi } from 'vitest';
 import { loadCards } from '../../core/known/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../standins/world.ts';
+import { NO_TEAM } from '../state/answers.ts';
 import { broughtIn, changed } from '../state/bench.ts';
 import { linkPlayer } from '../state/playerLink.ts';
 import { makeStore, type Store } from '../state/store.ts';
@@ -14,7 +15,12 @@ import { undo } from './undo.ts';
 
 function storeWith(link: string): Store {
   const store = makeStore();
-  const world = { cards: loadCards(readCardFiles(WRITTEN_ORIGIN)).cards, sites: readSites(WRITTEN_ORIGIN), example: '' };
+  const world = {
+    cards: loadCards(readCardFiles(WRITTEN_ORIGIN)).cards,
+    sites: readSites(WRITTEN_ORIGIN),
+    example: '',
+    team: NO_TEAM,
+  };
   store.dispatch(server.util.upsertQueryEntries([{ endpointName: 'given', arg: undefined, value: world }]));
   store.dispatch(broughtIn(link));
   return store;

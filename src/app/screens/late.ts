@@ -8,4 +8,5 @@ export const Batch = lazily(() => import('./batch/Batch.tsx').then((module) => m
 export const Teach = lazily(() => import('./teach/Teach.tsx').then((module) => module.Teach), NotLoaded);
 export const Sweep = lazily(() => import('./sweep/Sweep.tsx').then((module) => module.Sweep), NotLoaded);
 export const Orders = lazily(() => import('./orders/Orders.tsx').then((module) => module.Orders), NotLoaded);
+export const Connect = lazily(() => import('./connect/Connect.tsx').then((module) => module.Connect), NotLoaded);
 export const Sites = lazily(() => import('./sites/Sites.tsx').then((module) => module.Sites), NotLoaded);

@@ -1,11 +1,13 @@
 import { lruMemoize } from '@reduxjs/toolkit';
 import type { Facts } from '../../core/model/item.ts';
 import type { Reached } from '../../core/proof/reach/reached.ts';
-import { server, type Given, type Said } from './server.ts';
+import { server, type Given, type Said, type Team } from './server.ts';
 import type { State } from './store.ts';
 
 /** What the server has answered so far, as the rest of the application asks for it. */
-const NOTHING_GIVEN: Given = { cards: [], sites: [], example: '' };
+/** Where the server has no team's folder. */
+export const NO_TEAM: Team = { stamp: '', cards: [], sites: [], styles: {} };
+const NOTHING_GIVEN: Given = { cards: [], sites: [], example: '', team: NO_TEAM };
 const NO_FACTS: Facts = {};
 const NO_ANSWER: Said = { facts: NO_FACTS, found: null, refused: 'noAnswer' };
 

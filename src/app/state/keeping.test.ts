@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { emptyStyle } from '../../core/known/styles/style.ts';
 import { loadCards } from '../../core/known/hosts/loadCards.ts';
 import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../standins/world.ts';
+import { NO_TEAM } from './answers.ts';
 import { WRITES } from '../storage/announce.ts';
 import { database, watchOpening } from '../storage/database.ts';
 import {
@@ -46,7 +47,12 @@ const hostSays = (facts: Facts) =>
 
 function storeWithWorld(): Store {
   const store = makeStore();
-  const world = { cards: loadCards(readCardFiles(WRITTEN_ORIGIN)).cards, sites: readSites(WRITTEN_ORIGIN), example: LINK };
+  const world = {
+    cards: loadCards(readCardFiles(WRITTEN_ORIGIN)).cards,
+    sites: readSites(WRITTEN_ORIGIN),
+    example: LINK,
+    team: NO_TEAM,
+  };
   store.dispatch(server.util.upsertQueryEntries([{ endpointName: 'given', arg: undefined, value: world }]));
   return store;
 }

@@ -6,7 +6,7 @@ import { datesAhead, type Work } from '../../core/keeping/shelf/work.ts';
 import type { Site } from '../../core/model/site.ts';
 import type { Kind } from '../../core/model/kind.ts';
 import { styleFor } from '../../core/known/styles/style.ts';
-import { selectBook, selectSites } from './selectors.ts';
+import { selectBook, selectSites, selectStyles } from './selectors.ts';
 import type { State } from './store.ts';
 
 /** A saved embed with another work, made anew from what is kept of its item. */
@@ -20,5 +20,5 @@ export function remakeIn(state: State, { facts }: { facts: Facts }, work: Work):
 export function reaimIn(state: State, embed: SavedEmbed, to: Site): Made {
   const from = selectSites(state).find(({ id }) => id === embed.work.site) ?? null;
   const work = aimedAt(embed.work, from, to);
-  return remakeIn(state, embed, { ...work, style: styleFor(state.world.styles[to.id], embed.kind as Kind) });
+  return remakeIn(state, embed, { ...work, style: styleFor(selectStyles(state)[to.id], embed.kind as Kind) });
 }

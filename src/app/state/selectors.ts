@@ -12,7 +12,8 @@ import { bringIn, keepEmbed, makeEmbed, reachAddress, type Embed } from '../../c
 import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/keeping/shelf/embedOf.ts';
 import { datesAhead, settingsWith } from '../../core/keeping/shelf/work.ts';
-import { styleFor } from '../../core/known/styles/style.ts';
+import { styleFor, type HouseStyle } from '../../core/known/styles/style.ts';
+import { PREVIEW } from '../preview.ts';
 import { shownAs, USUAL_FORM, type CodeFormId } from '../../core/steps/write/forms/list.ts';
 import type { Settings } from '../../core/known/settings/list.ts';
 import type { State } from './store.ts';
@@ -83,9 +84,15 @@ export const selectSite = createSelector([selectSites, (state: State) => state.b
   return sites.find((site) => site.id === id) ?? sites[0] ?? null;
 });
 
+/** House styles by the id of their site: the user's own stand before those of the team. */
+export const selectStyles = createSelector(
+  [(state: State) => selectGiven(state).team.styles, (state: State) => state.world.styles],
+  (team, own): Readonly<Record<string, HouseStyle>> => ({ ...team, ...own }),
+);
+
 /** The house style of the site, for the kind of item, as it is now. */
 export const selectHouseStyle = createSelector(
-  [(state: State) => state.world.styles, selectSite, (state: State) => selectItem(state)?.kind],
+  [selectStyles, selectSite, (state: State) => selectItem(state)?.kind],
   (styles, site, kind) => (site && kind ? styleFor(styles[site.id], kind) : NO_STYLE),
 );
 const NO_STYLE: Settings = {};
@@ -165,7 +172,7 @@ export function selectVariant(state: State, change: SettingsFix, form: CodeFormI
 }
 
 /** The domain of the page in which the preview stands: what asks for its page's own domain must be told this one. */
-const PREVIEW_DOMAIN = 'preview.localhost';
+const PREVIEW_DOMAIN = new URL(PREVIEW).hostname;
 
 /** The same as the preview shows it. */
 export const selectPreviewCode = createSelector(

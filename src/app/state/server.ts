@@ -1,19 +1,34 @@
 import { freeze } from '@reduxjs/toolkit';
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query';
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { z } from 'zod';
 import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
 import type { Providers } from '../../core/known/hosts/providers.ts';
 import { endpointFor } from '../../core/known/hosts/providers.ts';
+import { styleSchema } from '../../core/known/styles/style.ts';
 import { factsSchema } from '../../core/keeping/shelf/saved.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
 import { reachedSchema } from '../../core/proof/reach/reached.ts';
+
+const teamAnswer = z.object({
+  /** Another one whenever something has changed; empty where there is no team's folder. */
+  stamp: z.string(),
+  /** Ids of the cards and sites that are the team's. */
+  cards: z.array(z.string()),
+  sites: z.array(z.string()),
+  /** By the id of their site. */
+  styles: z.record(z.string(), styleSchema),
+});
+/** What a team keeps on the server for everybody. */
+export type Team = z.infer<typeof teamAnswer>;
 
 /** Cards and sites that ship with the application, and a link to begin with. */
 export interface Given {
   cards: HostCard[];
   sites: Site[];
   example: string;
+  team: Team;
 }
+
 const someCards = z.array(z.unknown());
 const someSites = z.array(siteSchema).min(1);
 const demoItems = z.array(z.object({ links: z.array(z.string()).min(1) })).min(1);
@@ -77,17 +92,23 @@ export const server = createApi({
     health: build.query<unknown, void>({ query: () => 'health' }),
     given: build.query<Given, void>({
       queryFn: async (_none, _api, _extra, ask) => {
-        const answers = await Promise.all([ask('hosts'), ask('sites'), ask('demo')]);
+        const answers = await Promise.all([ask('hosts'), ask('sites'), ask('demo'), ask('team')]);
         const failed = answers.find(({ error }) => error !== undefined);
         if (failed) return { error: failed.error! };
-        const [cards, sites, demo] = answers.map(({ data }) => data);
+        const [cards, sites, demo, team] = answers.map(({ data }) => data);
         const example = demoItems.safeParse(demo).data?.[0]?.links[1] ?? '';
+        const shared = teamAnswer.safeParse(team).data;
         const places = someSites.safeParse(sites).data;
         const checked = await checkCards(someCards.safeParse(cards).data ?? [undefined]);
-        if (!places || !checked) return { error: UNEXPECTED };
+        if (!places || !checked || !shared) return { error: UNEXPECTED };
         // Frozen, so that the store does not look through every card for drafts.
-        return { data: freeze({ cards: checked, sites: places, example }) };
+        return { data: freeze({ cards: checked, sites: places, example, team: shared }) };
       },
+    }),
+    team: build.query<{ stamp: string }, void>({
+      query: () => 'team',
+      responseSchema: z.object({ stamp: z.string() }),
+      keepUnusedDataFor: 0,
     }),
     said: build.query<Said, SaidWanted>({
       queryFn: async ({ link, width }, { getState }, _extra, ask) => {

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { cards, sites } from '../../laws/world.ts';
+import { NO_TEAM } from '../state/answers.ts';
 import { broughtIn } from '../state/bench.ts';
 import { server } from '../state/server.ts';
 import { makeStore, type Store } from '../state/store.ts';
@@ -15,7 +16,7 @@ export const SLIDES = 'http://deckmoor.localhost:4600/deck/rest2401';
 /** The state of an application that has what ships with it, and this link on its Bench, with what its host says. */
 export function storeWith(link: string, facts: { title?: string; duration?: number; pages?: number } = {}): Store {
   const store = makeStore();
-  const given = { cards: [...cards], sites: [...sites], example: link };
+  const given = { cards: [...cards], sites: [...sites], example: link, team: NO_TEAM };
   store.dispatch(server.util.upsertQueryEntries([{ endpointName: 'given', arg: undefined, value: given }]));
   const about = link.split('?')[0]!;
   store.dispatch(

@@ -14,6 +14,7 @@ import {
   BatchSign,
   BenchSign,
   BookSign,
+  ConnectSign,
   FindSign,
   OrdersSign,
   ThemeSign,
@@ -35,6 +36,7 @@ const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
   '/orders': <OrdersSign />,
   '/sites': <SitesSign />,
   '/hosts': <BookSign />,
+  '/connect': <ConnectSign />,
 };
 
 /** The bar at the left: the screens, and what goes for all of them. */
@@ -51,6 +53,7 @@ export function Navigation(): ReactElement {
           to={path === '/' && id !== NOTHING_OPENED ? `/bench/${id}` : path}
           sign={SIGNS[path]}
           words={name}
+          {...(path === '/connect' && { className: 'for-wide' })}
         />
       ))}
       <span className="navigation-gap" />
@@ -63,9 +66,16 @@ export function Navigation(): ReactElement {
   );
 }
 
-function NavigationLink({ to, sign, words }: { to: string; sign: ReactNode; words: string }): ReactElement {
+interface NavigationLinkProps {
+  to: string;
+  sign: ReactNode;
+  words: string;
+  className?: string;
+}
+
+function NavigationLink({ to, sign, words, className = '' }: NavigationLinkProps): ReactElement {
   return (
-    <NavLink className="navigation-link" to={to} end={to === '/'}>
+    <NavLink className={`navigation-link ${className}`} to={to} end={to === '/'}>
       {sign}
       {words}
     </NavLink>

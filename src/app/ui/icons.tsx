@@ -21,6 +21,8 @@ export const ShelfSign = (): ReactElement =>
 export const SitesSign = (): ReactElement => draw('M3 17V7l7-4.5L17 7v10z M7 9.5h6 M7 12h6 M7 14.5h4');
 export const BookSign = (): ReactElement =>
   draw('M10 5v11.5 M2.5 4.5h5A2.5 2.5 0 0 1 10 7v9.5a2 2 0 0 0-2-2H2.5z M17.5 4.5h-5A2.5 2.5 0 0 0 10 7v9.5a2 2 0 0 1 2-2h5.5z');
+/** Two panes with a line from one to the other. */
+export const ConnectSign = (): ReactElement => draw('M2.5 3.5h6v6h-6z M11.5 10.5h6v6h-6z M5.5 9.5v4h6');
 export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-3 M4 7l3 3');
 export const AgainSign = (): ReactElement => draw('M16 7H8a4 4 0 0 0 0 8h5 M16 7l-3-3 M16 7l-3 3');
 export const ThemeSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');

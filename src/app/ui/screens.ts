@@ -7,4 +7,5 @@ export const SCREENS = [
   { path: '/orders', name: 'Orders', about: 'several items played as one' },
   { path: '/sites', name: 'Sites', about: 'where embeds go' },
   { path: '/hosts', name: 'Hosts', about: 'what each host can do' },
+  { path: '/connect', name: 'Connect', about: 'codes for other programs' },
 ] as const;

@@ -50,7 +50,7 @@ async function batchPart({ order, some }: Extract<Part, { kind: 'batch' }>, part
 async function askFor(
   some: SomeRows,
   settings: BatchSettings,
-  { guard, inTurn, answers }: WorkParts,
+  { known, guard, inTurn, answers }: WorkParts,
 ): Promise<Map<number, Answer>> {
   const found = new Map<number, Answer>();
   await Promise.all(
@@ -58,7 +58,7 @@ async function askFor(
       if (asks === null) return;
       try {
         const asked = { url: asks };
-        const ask = () => inTurn(new URL(asks).host, () => resolve(asked, settings.book, guard));
+        const ask = () => inTurn(new URL(asks).host, () => resolve(asked, known(), guard));
         const { facts, found: player } = await answers.ask(asked, ask);
         found.set(some.first + i, { facts, player: player?.text, listed: false });
       } catch {

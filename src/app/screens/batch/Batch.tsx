@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useState, useSyncExternalStore, type React
 import { useStore } from 'react-redux';
 import { batchOf, findBatch, keepBatch, type KeptBatch } from '../../batch/run.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
-import { selectCards, selectSites } from '../../state/selectors.ts';
+import { selectCards, selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { BatchInput } from './BatchInput.tsx';
 import { BatchRows } from './BatchRows.tsx';
@@ -47,7 +47,7 @@ export function Batch(): ReactElement {
       cards: selectCards(world),
       providers: world.world.providers,
       sites,
-      styles: world.world.styles,
+      styles: selectStyles(world),
       today: world.view.today,
     });
   };

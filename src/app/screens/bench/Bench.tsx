@@ -36,6 +36,7 @@ import { NextLine } from './NextLine.tsx';
 import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
 import { useBenchAddress } from './useBenchAddress.ts';
+import { useHandedLink } from './useHandedLink.ts';
 
 const ProofStrip = lazily(() => import('./ProofStrip.tsx').then((module) => module.ProofStrip), NotLoaded);
 
@@ -57,6 +58,7 @@ export function Bench(): ReactElement {
     [dispatch],
   );
   usePaste(bringIn);
+  useHandedLink(bringIn);
   const settled = useSettled();
   const layout = useAppSelector((state) => state.view.layout);
   const onDrop = (event: DragEvent): void => {

@@ -7,7 +7,7 @@ import { saySetting } from '../../../messages/en.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { changed, styleTaken } from '../../state/bench.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
-import { selectEmbed, selectSite, selectStyle } from '../../state/selectors.ts';
+import { selectEmbed, selectSite, selectStyle, selectStyles } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 
 /** What the house style of the site says of a setting; what differs is put back, or taken into the style. */
@@ -17,7 +17,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
   const site = useAppSelector(selectSite);
   const embed = useAppSelector(selectEmbed);
   const style = useAppSelector(selectStyle);
-  const kept = useAppSelector((state) => (site ? state.world.styles[site.id] : undefined));
+  const kept = useAppSelector((state) => (site ? selectStyles(state)[site.id] : undefined));
   const [reason, setReason] = useState('');
   if (!site || !embed || !canBeStyle(id, embed.item.kind)) return null;
   const { kind } = embed.item;

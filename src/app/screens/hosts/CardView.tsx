@@ -16,7 +16,13 @@ import { TryIt } from './TryIt.tsx';
 import { Turning } from './Turning.tsx';
 
 /** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
-export function CardView({ card, own }: { card: HostCard; own: boolean }): ReactElement {
+/** Who keeps a card. */
+export type Whose = 'own' | 'team' | 'shipped';
+
+const WHOSE: Record<Whose, string> = { own: 'your own card', team: 'the team’s card', shipped: 'came with Refenestra' };
+
+export function CardView({ card, whose }: { card: HostCard; whose: Whose }): ReactElement {
+  const own = whose === 'own';
   const [tried, setTried] = useState('');
   const book = useAppSelector(selectBook);
   return (
@@ -24,7 +30,7 @@ export function CardView({ card, own }: { card: HostCard; own: boolean }): React
       <header className="card-head">
         <h2>{card.name}</h2>
         <span className="quiet">
-          {own ? 'your own card' : 'came with Refenestra'}, as of {card.updated}
+          {WHOSE[whose]}, as of {card.updated}
         </span>
         <Actions card={card} own={own} />
       </header>

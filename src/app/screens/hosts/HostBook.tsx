@@ -1,10 +1,11 @@
 import './hosts.css';
 import type { ReactElement } from 'react';
 import { NavLink, useParams } from 'react-router';
+import { selectGiven } from '../../state/answers.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { CardEditor } from './editor/CardEditor.tsx';
-import { CardView } from './CardView.tsx';
+import { CardView, type Whose } from './CardView.tsx';
 import { HostGrid } from './HostGrid.tsx';
 import { Libraries } from './Libraries.tsx';
 import { Imports } from './Imports.tsx';
@@ -14,6 +15,9 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
   const { id = '' } = useParams();
   const cards = useAppSelector(selectCards);
   const own = useAppSelector((state) => state.world.ownCards);
+  const team = useAppSelector((state) => selectGiven(state).team.cards);
+  const whose = (cardId: string): Whose =>
+    own.some((one) => one.id === cardId) ? 'own' : team.includes(cardId) ? 'team' : 'shipped';
   const card = cards.find((one) => one.id === id);
   return (
     <div className="hosts">
@@ -28,7 +32,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
           {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>
               <NavLink to={`/hosts/${cardId}`}>
-                {name} <small>{own.some((one) => one.id === cardId) && 'your own'}</small>
+                {name} <small>{{ own: 'your own', team: 'the team’s', shipped: '' }[whose(cardId)]}</small>
               </NavLink>
             </li>
           ))}
@@ -41,7 +45,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         {(part === 'card' || part === 'edit') && !card && cards.length > 0 && (
           <p className="quiet">No card has the id “{id}”. Choose one from the list, or bring one in.</p>
         )}
-        {part === 'card' && card && <CardView key={id} card={card} own={own.some((one) => one.id === id)} />}
+        {part === 'card' && card && <CardView key={id} card={card} whose={whose(id)} />}
         {part === 'edit' && card && <CardEditor key={id} card={card} />}
       </section>
     </div>

@@ -98,8 +98,8 @@ export function Libraries(): ReactElement {
 
 /** Where the sample world keeps a list, by the address of one of its items; null where there is no sample world. */
 function sampleList(example: string): string | null {
-  const world = /^https?:\/\/[^/]*?(\.localhost(?::\d+)?)\//.exec(example)?.[1];
-  return world === undefined ? null : `http://packhorse${world}/cards.json`;
+  const { protocol, host } = window.location;
+  return example.includes(`.${host}/`) ? `${protocol}//packhorse.${host}/cards.json` : null;
 }
 
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });

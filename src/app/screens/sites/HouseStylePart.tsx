@@ -17,7 +17,7 @@ import { SETTINGS, settingOf } from '../../../core/known/settings/list.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
-import { selectSites } from '../../state/selectors.ts';
+import { selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';
@@ -32,7 +32,7 @@ const StyleChange = lazily(
 /** The house style of a site: what it uses by default, by kind, with its reasons. */
 export function HouseStylePart({ site }: { site: Site }): ReactElement {
   const store = useStore() as Store;
-  const kept = useAppSelector((state) => state.world.styles[site.id]);
+  const kept = useAppSelector((state) => selectStyles(state)[site.id]);
   const style = kept ?? emptyStyle(site.id);
   const others = useAppSelector(selectSites).filter(({ id }) => id !== site.id);
   const [said, setSaid] = useState('');

@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { learnSite } from '../../../core/known/sites/learnt.ts';
+import { selectGiven } from '../../state/answers.ts';
 import { keepSite, readSiteFile } from '../../state/ownSites.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
@@ -20,6 +21,8 @@ export function Sites(): ReactElement {
   const store = useStore() as Store;
   const navigate = useNavigate();
   const sites = useAppSelector(selectSites);
+  const team = useAppSelector((state) => selectGiven(state).team.sites);
+  const own = new Set(useAppSelector((state) => state.world.ownSites).map((one) => one.id));
   const [wrong, setWrong] = useState<string | null>(null);
   const site = sites.find((one) => one.id === id) ?? (id === undefined ? sites[0] : undefined);
   const bringIn = async ([file]: NamedText[]): Promise<void> => {
@@ -58,7 +61,10 @@ export function Sites(): ReactElement {
           {sites.map(({ id: siteId, name, column }) => (
             <li key={siteId}>
               <NavLink to={`/sites/${siteId}`}>
-                {name} <small>{column} px</small>
+                {name}{' '}
+                <small>
+                  {column} px{team.includes(siteId) && !own.has(siteId) && ', the team’s'}
+                </small>
               </NavLink>
             </li>
           ))}

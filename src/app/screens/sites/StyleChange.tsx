@@ -6,6 +6,7 @@ import type { Made } from '../../../core/keeping/shelf/record.ts';
 import { restyled, type Restyled } from '../../../core/keeping/shelf/restyle.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { remakeIn } from '../../state/remake.ts';
+import { selectStyles } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
 import { listEmbeds, replaceWorks } from '../../storage/embeds.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
@@ -92,7 +93,7 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
 /** Looks through the Shelf in small steps, so that the screen stays free. */
 async function lookThrough(store: Store, site: Site, goesOn: () => boolean): Promise<Would[]> {
   const state = store.getState();
-  const style = state.world.styles[site.id];
+  const style = selectStyles(state)[site.id];
   const all = (await listEmbeds()).filter(({ work }) => work.site === site.id);
   const found: Would[] = [];
   for (let at = 0; at < all.length && goesOn(); at += AT_ONCE) {

@@ -5,6 +5,7 @@ import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import type { Rules } from '../../../core/many/sweep/rules.ts';
 import { sayRemedy } from '../../../messages/en.ts';
 import { sayShortly } from '../../../messages/sweep.ts';
+import { selectStyles } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 interface Props {
@@ -19,7 +20,7 @@ const BY_ITSELF: ReadonlySet<string | undefined> = new Set(['settings', 'text', 
 
 /** What is to be changed: the house style, a few acts, and the findings that can be put right without anybody’s words. */
 export function RuleChoice({ rules, embeds, numbers, site, follow }: Props): ReactElement {
-  const style = useAppSelector((state) => (site ? state.world.styles[site.id] : undefined));
+  const style = useAppSelector((state) => (site ? selectStyles(state)[site.id] : undefined));
   const remedied = useMemo(
     () => new Set(embeds.flatMap(({ findings }) => findings.flatMap((one) => (BY_ITSELF.has(one.remedy?.by) ? one.code : [])))),
     [embeds],

@@ -1,0 +1,89 @@
+import { Button, MenuItem, TextField } from '@mui/material';
+import { useState, type FormEvent, type ReactElement } from 'react';
+import { programs } from '../../state/programs.ts';
+import { CopyLine } from './CopyLine.tsx';
+
+const pretty = (data: unknown): string => JSON.stringify(data, null, 2);
+
+function parsed(text: string): { body: unknown } | null {
+  try {
+    return { body: JSON.parse(text) as unknown };
+  } catch {
+    return null;
+  }
+}
+
+/** The same question as a command, for whoever writes a program. */
+const asCommand = (path: string, text: string, key: string): string =>
+  [
+    `curl ${location.origin}/api${path}`,
+    ...(key === '' ? [] : [`-H 'Authorization: Bearer KEY'`]),
+    `-H 'Content-Type: application/json'`,
+    // A single quote ends the word of the shell.
+    `-d '${text.replace(/\s*\n\s*/g, ' ').replaceAll("'", `'\\''`)}'`,
+  ].join(' ');
+
+/** Any question that programs may ask: its body, with an example to begin with, and the answer. */
+export function AskPart({ accessKey }: { accessKey: string }): ReactElement | null {
+  const { data: described } = programs.endpoints.described.useQuery();
+  const [send, { data, error, isLoading, reset }] = programs.endpoints.asked.useMutation();
+  const [path, setPath] = useState('/embed');
+  const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
+  if (!described) return null;
+  const questions = Object.entries(described.paths).flatMap(([to, { post }]) => (post?.requestBody ? [{ to, post }] : []));
+  const question = questions.find(({ to }) => to === path) ?? questions[0]!;
+  const text = texts.get(path) ?? pretty(question.post.requestBody!.content['application/json'].example);
+  const read = parsed(text);
+  const ask = (event: FormEvent): void => {
+    event.preventDefault();
+    if (read) void send({ path, body: read.body, key: accessKey });
+  };
+  return (
+    <form className="connect-ask" data-sides onSubmit={ask}>
+      <TextField
+        size="small"
+        select
+        label="Question"
+        value={path}
+        onChange={({ target }) => {
+          setPath(target.value);
+          reset();
+        }}
+      >
+        {questions.map(({ to, post }) => (
+          <MenuItem key={to} value={to}>
+            {to}: {post.summary}
+          </MenuItem>
+        ))}
+      </TextField>
+      <div>
+        <TextField
+          size="small"
+          multiline
+          maxRows={14}
+          fullWidth
+          label="What is sent"
+          value={text}
+          onChange={({ target }) => setTexts(new Map(texts).set(path, target.value))}
+          error={!read}
+          helperText={read ? '' : 'This is no JSON: look for a missing comma or quotation mark.'}
+          slotProps={{ htmlInput: { spellCheck: false } }}
+          className="connect-code-field"
+        />
+        <p className="connect-send">
+          <Button type="submit" variant="outlined" disabled={!read || isLoading}>
+            Send
+          </Button>
+        </p>
+      </div>
+      <div role="status" aria-label="Answer">
+        {(data !== undefined || error !== undefined) && (
+          <pre className="connect-code" data-wrong={error !== undefined}>
+            {pretty(data ?? (error as { data?: unknown } | undefined)?.data ?? error)}
+          </pre>
+        )}
+      </div>
+      <CopyLine text={asCommand(path, text, accessKey)} name="the question as a command" />
+    </form>
+  );
+}

@@ -1,0 +1,72 @@
+import { Button, MenuItem, TextField } from '@mui/material';
+import { useState, type FormEvent, type ReactElement } from 'react';
+import { selectGiven } from '../../state/answers.ts';
+import { programs } from '../../state/programs.ts';
+import { whyRefused } from '../../state/server.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { sayOEmbedRefusal } from '../../../messages/connect.ts';
+import { CopyLine } from './CopyLine.tsx';
+
+const END = { query: (query: Record<string, string>) => `${location.origin}/oembed?${new URLSearchParams(query).toString()}` };
+
+/** The address that page editors ask for each link, and what they are answered. */
+export function EditorPart(): ReactElement {
+  const { sites, example } = useAppSelector(selectGiven);
+  const [site, setSite] = useState('');
+  const [link, setLink] = useState<string | null>(null);
+  const [ask, { data, error, isFetching }] = programs.endpoints.oembed.useLazyQuery();
+  const url = link ?? example;
+  const send = (event: FormEvent): void => {
+    event.preventDefault();
+    void ask({ url, site });
+  };
+  return (
+    <section aria-labelledby="connect-editor">
+      <h2 id="connect-editor">From a page editor</h2>
+      <p>
+        Editors that speak oEmbed turn a link that stands alone on a line into a player. Give them this address as the provider,
+        and every link that the Host book knows becomes the code of your site, in its house style.
+      </p>
+      <form className="connect-fields" onSubmit={send}>
+        <TextField
+          size="small"
+          select
+          label="Site"
+          value={site}
+          onChange={({ target }) => setSite(target.value)}
+          helperText="Those that the server knows"
+        >
+          <MenuItem value="">No site</MenuItem>
+          {sites.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          size="small"
+          className="connect-long"
+          label="A link to try it with"
+          value={url}
+          onChange={({ target }) => setLink(target.value)}
+        />
+        <Button type="submit" variant="outlined" disabled={url.trim() === '' || isFetching}>
+          Ask
+        </Button>
+      </form>
+      <CopyLine text={END.query({ ...(site !== '' && { site }), url: '' })} name="the address for page editors" />
+      <div role="status" aria-label="Answer for the page editor">
+        {!isFetching && error && <p className="wrong">{sayOEmbedRefusal(whyRefused(error))}</p>}
+        {!isFetching && !error && data && (
+          <>
+            <p>
+              {data.provider_name}, {data.type}
+              {data.width != null && data.height != null && `, ${data.width} × ${data.height} pixels`}
+            </p>
+            <pre className="connect-code">{data.html}</pre>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,172 @@
+import {
+  Button,
+  Checkbox,
+  FormControlLabel,
+  LinearProgress,
+  MenuItem,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+} from '@mui/material';
+import { useState, type FormEvent, type ReactElement } from 'react';
+import { JOB_STATES, sayJobRefusal } from '../../../messages/connect.ts';
+import { selectGiven } from '../../state/answers.ts';
+import { programs, rowsOf, type Job } from '../../state/programs.ts';
+import { whyRefused } from '../../state/server.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { saveFile } from '../../ui/files.ts';
+
+/** Milliseconds between two looks at jobs that are under way, and at those that are not. */
+const [SOON, LATER] = [1000, 15_000];
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** Work that takes long, done by the server while nobody waits: ordered, followed, called off, taken home. */
+export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElement {
+  const [pause, setPause] = useState(SOON);
+  const { data: jobs, error } = programs.endpoints.jobs.useQuery(
+    { key },
+    { pollingInterval: pause, skipPollingIfUnfocused: true },
+  );
+  const busy = jobs?.some(({ state }) => state === 'waiting' || state === 'running') ?? false;
+  if (pause !== (busy ? SOON : LATER)) setPause(busy ? SOON : LATER);
+  return (
+    <section aria-labelledby="connect-jobs">
+      <h2 id="connect-jobs">Jobs</h2>
+      <p>
+        A batch of many thousand rows, or the sweep of a site at its address. The server goes on with it when you close this page;
+        what it made is kept for a week.
+      </p>
+      <OrderJob accessKey={key} ordered={() => setPause(SOON)} />
+      {error && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
+      {!error && jobs?.length === 0 && <p className="quiet">No job yet.</p>}
+      {!error && jobs && jobs.length > 0 && (
+        <Table size="small" aria-label="Jobs">
+          <TableHead>
+            <TableRow>
+              <TableCell>Job</TableCell>
+              <TableCell>Ordered</TableCell>
+              <TableCell>State</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {jobs.map((job) => (
+              <JobRow key={job.id} job={job} accessKey={key} />
+            ))}
+          </TableBody>
+        </Table>
+      )}
+    </section>
+  );
+}
+
+function JobRow({ job, accessKey: key }: { job: Job; accessKey: string }): ReactElement {
+  const [cancel] = programs.endpoints.jobCancelled.useMutation();
+  const [retry] = programs.endpoints.jobRetried.useMutation();
+  const { refetch } = programs.endpoints.jobs.useQuery({ key });
+  const { id, kind, title, state, parts, made, failed } = job;
+  const name = title || (kind === 'batch' ? 'Batch' : 'Sweep');
+  const take = (): void =>
+    void rowsOf(id, key).then(
+      (rows) => saveFile(`${kind}-${id.slice(0, 8)}.ndjson`, rows, 'application/x-ndjson'),
+      () => undefined,
+    );
+  return (
+    <TableRow>
+      <TableCell>{name}</TableCell>
+      <TableCell>{when.format(new Date(job.ordered))}</TableCell>
+      <TableCell>
+        {JOB_STATES[state]}
+        {(state === 'running' || state === 'waiting') && (
+          <LinearProgress variant="determinate" value={(100 * made) / parts} aria-label={`How far ${name} has come`} />
+        )}
+        <small className="quiet">
+          {made} of {parts} {parts === 1 ? 'part' : 'parts'}
+          {failed > 0 && `, ${failed} failed: ${job.why ?? ''}`}
+        </small>
+      </TableCell>
+      <TableCell>
+        {made > 0 && <Button onClick={take}>Save rows</Button>}
+        {(state === 'waiting' || state === 'running') && (
+          <Button onClick={() => void cancel({ id, key }).then(() => refetch())}>Cancel</Button>
+        )}
+        {(state === 'failed' || state === 'cancelled') && (
+          <Button onClick={() => void retry({ id, key }).then(() => refetch())}>Go on</Button>
+        )}
+      </TableCell>
+    </TableRow>
+  );
+}
+
+function OrderJob({ accessKey: key, ordered }: { accessKey: string; ordered: () => void }): ReactElement {
+  const { sites } = useAppSelector(selectGiven);
+  const { refetch } = programs.endpoints.jobs.useQuery({ key });
+  const [order, { error, isLoading }] = programs.endpoints.jobOrdered.useMutation();
+  const [text, setText] = useState('');
+  const [title, setTitle] = useState('');
+  const [site, setSite] = useState('');
+  const [asks, setAsks] = useState(false);
+  const page = /^https?:\/\/\S+$/.test(text.trim()) ? text.trim() : null;
+  const [kind, setKind] = useState<'batch' | 'sweep'>('batch');
+  const send = (event: FormEvent): void => {
+    event.preventDefault();
+    const common = { title, site: site === '' ? null : site };
+    const whole = kind === 'batch' ? { kind, text, ask: asks, ...common } : { kind, url: page, ...common };
+    void order({ key, order: whole }).then(({ data }) => {
+      if (!data) return;
+      setText('');
+      ordered();
+      void refetch();
+    });
+  };
+  return (
+    <form className="connect-ask" onSubmit={send}>
+      <div className="connect-fields">
+        <TextField
+          size="small"
+          select
+          label="Kind of job"
+          value={kind}
+          onChange={({ target }) => setKind(target.value as typeof kind)}
+        >
+          <MenuItem value="batch">Batch</MenuItem>
+          <MenuItem value="sweep">Sweep of a site</MenuItem>
+        </TextField>
+        <TextField size="small" label="Name" value={title} onChange={({ target }) => setTitle(target.value)} />
+        <TextField size="small" select label="Site of the job" value={site} onChange={({ target }) => setSite(target.value)}>
+          <MenuItem value="">No site</MenuItem>
+          {sites.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      </div>
+      <TextField
+        size="small"
+        multiline={kind === 'batch'}
+        minRows={kind === 'batch' ? 3 : 1}
+        maxRows={8}
+        label={kind === 'batch' ? 'Links, a table as CSV, or a feed' : 'Address of the site'}
+        value={text}
+        onChange={({ target }) => setText(target.value)}
+      />
+      <p>
+        {kind === 'batch' && (
+          <FormControlLabel
+            control={<Checkbox checked={asks} onChange={(_, on) => setAsks(on)} />}
+            label="Ask hosts for titles and sizes"
+          />
+        )}
+        <Button type="submit" variant="outlined" disabled={isLoading || (kind === 'batch' ? text.trim() === '' : page === null)}>
+          Order
+        </Button>
+      </p>
+      {error && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
+    </form>
+  );
+}
