@@ -1,9 +1,13 @@
 import puppeteer, { type Browser } from 'puppeteer-core';
 
-/** Debian's Chromium, or the one that CHROMIUM names, without a window; on a profile that it keeps, where one is given. */
-export function launchBrowser(profile?: string): Promise<Browser> {
+/**
+ * Debian's Chromium, or the one that CHROMIUM names, without a window; on a profile that it keeps, where one is given. Names
+ * that lead elsewhere are rules such as `MAP refenestra.test:443 127.0.0.1:8443`; their certificates are of our own making.
+ */
+export function launchBrowser(profile?: string, names: readonly string[] = []): Promise<Browser> {
   return puppeteer.launch({
     ...(profile !== undefined && { userDataDir: profile }),
+    ...(names.length > 0 && { acceptInsecureCerts: true }),
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: [
       '--no-sandbox',
@@ -16,7 +20,7 @@ export function launchBrowser(profile?: string): Promise<Browser> {
       // The suggestions of the address bar are pages of their own, loaded with each window; nobody types there.
       '--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup,WebUIOmniboxFullPopup',
       // Nothing of the tests leaves this machine: no name but its own is looked up.
-      '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE *.localhost, EXCLUDE 127.0.0.1',
+      `--host-resolver-rules=${[...names, 'MAP * ~NOTFOUND', 'EXCLUDE localhost', 'EXCLUDE *.localhost', 'EXCLUDE 127.0.0.1'].join(', ')}`,
     ],
   });
 }

@@ -15,11 +15,11 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
-/** Starts the application's server in a process of its own, on a free port unless one is given. */
-export async function startServer(wanted?: number): Promise<Running> {
+/** Starts the application's server in a process of its own, on a free port unless one is given, with more said by the environment. */
+export async function startServer(wanted?: number, more: NodeJS.ProcessEnv = {}): Promise<Running> {
   const port = wanted ?? (await freePort());
   const server: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/server/main.ts')], {
-    env: { ...process.env, PORT: String(port), LOG: 'silent', ASK: 'standins' },
+    env: { ...process.env, PORT: String(port), LOG: 'silent', ASK: 'standins', ...more },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   await once(server.stdout!, 'data');

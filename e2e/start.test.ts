@@ -23,7 +23,10 @@ test('a taken port is said plainly, with what to do', async () => {
 
 test('a port that is none is said plainly', () => {
   const { status, stderr } = run({ PORT: 'mill' });
-  expect([status, stderr.includes('PORT is “mill”, which is no port.')]).toEqual([2, true]);
+  expect([status, stderr.includes('PORT is “mill”, which cannot be: it is a number from 1 to 65535, such as 4700.')]).toEqual([
+    2,
+    true,
+  ]);
 });
 
 test('it says in one line where it is, and stops cleanly', async () => {

@@ -14,6 +14,10 @@ ensurePrograms({
   Xvfb: 'xvfb',
   git: 'git',
   patch: 'patch',
+  nginx: 'nginx-light',
+  'redis-server': 'redis-server',
+  openssl: 'openssl',
+  'systemd-analyze': 'systemd',
 });
 ensureBuild();
 ensureNodeBuild();

@@ -30,6 +30,8 @@ const LIFETIME = 3600;
 export function oembedRoute(known: () => Known): RequestHandler {
   return ({ query }, response) => {
     const { book, sites, team } = known();
+    // Any page may ask, and read why it is answered nothing.
+    response.set('Access-Control-Allow-Origin', '*');
     const { data, error } = asked.safeParse(query);
     if (!data)
       return sendProblem(response, 400, {
@@ -58,7 +60,7 @@ export function oembedRoute(known: () => Known): RequestHandler {
       provider_name: book.byId.get(item.host)!.card.name,
       cache_age: LIFETIME,
     };
-    response.set('Cache-Control', `public, max-age=${LIFETIME}`).set('Access-Control-Allow-Origin', '*');
+    response.set('Cache-Control', `public, max-age=${LIFETIME}`);
     if (data.format === 'json') return void response.json(answer);
     const xml = new XMLBuilder({ format: true }).build({ oembed: answer });
     response.type('text/xml').send(`<?xml version="1.0" encoding="utf-8" standalone="yes"?>\n${xml}`);

@@ -132,5 +132,8 @@ describe('an oEmbed provider', () => {
     [{ url: LINK, format: 'yaml' }, 501],
     [{ url: LINK, site: 'nobody' }, 404],
     [{}, 400],
-  ])('%j is told', async (query, status) => expect((await ask(query)).status).toBe(status));
+  ])('%j is told, to pages of others as well', async (query, status) => {
+    const answer = await ask(query);
+    expect([answer.status, answer.headers['access-control-allow-origin']]).toEqual([status, '*']);
+  });
 });

@@ -8,6 +8,7 @@ import { foliobarn } from './foliobarn/routes.ts';
 import { gatherfold } from './gatherfold/routes.ts';
 import { lanternreel } from './lanternreel/routes.ts';
 import { loopwick } from './loopwick/routes.ts';
+import { millwright } from './millwright/routes.ts';
 import { murmurfold } from './murmurfold/routes.ts';
 import { packhorse } from './packhorse/routes.ts';
 import { plumbline } from './plumbline/routes.ts';
@@ -19,7 +20,7 @@ import { waymoss } from './waymoss/routes.ts';
 import { withyband } from './withyband/routes.ts';
 import type { StandIn } from './standIn.ts';
 
-/** The made-up hosts that ship with the product; the last six have no card; of those Packhorse keeps cards, and Tidemill is a site. */
+/** The made-up hosts that ship with the product; the last seven have no card; of those Packhorse keeps cards, Tidemill is a site, and Millwright an editor of pages. */
 export const STAND_INS: readonly StandIn[] = [
   lanternreel,
   plumbline,
@@ -40,4 +41,5 @@ export const STAND_INS: readonly StandIn[] = [
   withyband,
   packhorse,
   tidemill,
+  millwright,
 ];

@@ -1,5 +1,5 @@
 import { freeze } from '@reduxjs/toolkit';
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import { z } from 'zod';
 import { cardSchema, type HostCard } from '../../core/known/hosts/card.ts';
 import type { Providers } from '../../core/known/hosts/providers.ts';

@@ -1,7 +1,9 @@
 import { Button, MenuItem, TextField } from '@mui/material';
-import { useState, type FormEvent, type ReactElement } from 'react';
+import { useEffect, useState, type FormEvent, type ReactElement } from 'react';
 import { programs } from '../../state/programs.ts';
+import { ONCE } from '../../state/server.ts';
 import { CopyLine } from './CopyLine.tsx';
+import { useAsk } from './useAsk.ts';
 
 const pretty = (data: unknown): string => JSON.stringify(data, null, 2);
 
@@ -25,8 +27,13 @@ const asCommand = (path: string, text: string, key: string): string =>
 
 /** Any question that programs may ask: its body, with an example to begin with, and the answer. */
 export function AskPart({ accessKey }: { accessKey: string }): ReactElement | null {
-  const { data: described } = programs.endpoints.described.useQuery();
-  const [send, { data, error, isLoading, reset }] = programs.endpoints.asked.useMutation();
+  const [describe, { data: described }] = useAsk((dispatch, _: null) =>
+    dispatch(programs.endpoints.described.initiate(undefined, ONCE)),
+  );
+  const [send, { data, error, asking }, forget] = useAsk((dispatch, wanted: { path: string; body: unknown; key: string }) =>
+    dispatch(programs.endpoints.asked.initiate(wanted)),
+  );
+  useEffect(() => void describe(null), [describe]);
   const [path, setPath] = useState('/embed');
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
   if (!described) return null;
@@ -47,7 +54,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
         value={path}
         onChange={({ target }) => {
           setPath(target.value);
-          reset();
+          forget();
         }}
       >
         {questions.map(({ to, post }) => (
@@ -71,7 +78,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           className="connect-code-field"
         />
         <p className="connect-send">
-          <Button type="submit" variant="outlined" disabled={!read || isLoading}>
+          <Button type="submit" variant="outlined" disabled={!read || asking}>
             Send
           </Button>
         </p>

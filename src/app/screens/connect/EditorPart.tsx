@@ -2,10 +2,11 @@ import { Button, MenuItem, TextField } from '@mui/material';
 import { useState, type FormEvent, type ReactElement } from 'react';
 import { selectGiven } from '../../state/answers.ts';
 import { programs } from '../../state/programs.ts';
-import { whyRefused } from '../../state/server.ts';
+import { ONCE, whyRefused } from '../../state/server.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { sayOEmbedRefusal } from '../../../messages/connect.ts';
 import { CopyLine } from './CopyLine.tsx';
+import { useAsk } from './useAsk.ts';
 
 const END = { query: (query: Record<string, string>) => `${location.origin}/oembed?${new URLSearchParams(query).toString()}` };
 
@@ -14,7 +15,9 @@ export function EditorPart(): ReactElement {
   const { sites, example } = useAppSelector(selectGiven);
   const [site, setSite] = useState('');
   const [link, setLink] = useState<string | null>(null);
-  const [ask, { data, error, isFetching }] = programs.endpoints.oembed.useLazyQuery();
+  const [ask, { data, error, asking }] = useAsk((dispatch, wanted: { url: string; site: string }) =>
+    dispatch(programs.endpoints.oembed.initiate(wanted, ONCE)),
+  );
   const url = link ?? example;
   const send = (event: FormEvent): void => {
     event.preventDefault();
@@ -50,14 +53,14 @@ export function EditorPart(): ReactElement {
           value={url}
           onChange={({ target }) => setLink(target.value)}
         />
-        <Button type="submit" variant="outlined" disabled={url.trim() === '' || isFetching}>
+        <Button type="submit" variant="outlined" disabled={url.trim() === '' || asking}>
           Ask
         </Button>
       </form>
       <CopyLine text={END.query({ ...(site !== '' && { site }), url: '' })} name="the address for page editors" />
       <div role="status" aria-label="Answer for the page editor">
-        {!isFetching && error && <p className="wrong">{sayOEmbedRefusal(whyRefused(error))}</p>}
-        {!isFetching && !error && data && (
+        {!asking && error !== undefined && <p className="wrong">{sayOEmbedRefusal(whyRefused(error))}</p>}
+        {!asking && error === undefined && data && (
           <>
             <p>
               {data.provider_name}, {data.type}

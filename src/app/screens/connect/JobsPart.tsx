@@ -11,13 +11,14 @@ import {
   TableRow,
   TextField,
 } from '@mui/material';
-import { useState, type FormEvent, type ReactElement } from 'react';
+import { useEffect, useState, type FormEvent, type ReactElement } from 'react';
 import { JOB_STATES, sayJobRefusal } from '../../../messages/connect.ts';
 import { selectGiven } from '../../state/answers.ts';
 import { programs, rowsOf, type Job } from '../../state/programs.ts';
-import { whyRefused } from '../../state/server.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { ONCE, whyRefused } from '../../state/server.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
+import { useAsk } from './useAsk.ts';
 
 /** Milliseconds between two looks at jobs that are under way, and at those that are not. */
 const [SOON, LATER] = [1000, 15_000];
@@ -26,13 +27,16 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 
 /** Work that takes long, done by the server while nobody waits: ordered, followed, called off, taken home. */
 export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElement {
-  const [pause, setPause] = useState(SOON);
-  const { data: jobs, error } = programs.endpoints.jobs.useQuery(
-    { key },
-    { pollingInterval: pause, skipPollingIfUnfocused: true },
+  const [look, { data: jobs, error }] = useAsk((dispatch, wanted: { key: string }) =>
+    dispatch(programs.endpoints.jobs.initiate(wanted, ONCE)),
   );
   const busy = jobs?.some(({ state }) => state === 'waiting' || state === 'running') ?? false;
-  if (pause !== (busy ? SOON : LATER)) setPause(busy ? SOON : LATER);
+  useEffect(() => {
+    void look({ key });
+    const timer = setInterval(() => document.hidden || void look({ key }), busy ? SOON : LATER);
+    return () => clearInterval(timer);
+  }, [look, key, busy]);
+  const changed = (): void => void look({ key });
   return (
     <section aria-labelledby="connect-jobs">
       <h2 id="connect-jobs">Jobs</h2>
@@ -40,10 +44,10 @@ export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElemen
         A batch of many thousand rows, or the sweep of a site at its address. The server goes on with it when you close this page;
         what it made is kept for a week.
       </p>
-      <OrderJob accessKey={key} ordered={() => setPause(SOON)} />
-      {error && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
-      {!error && jobs?.length === 0 && <p className="quiet">No job yet.</p>}
-      {!error && jobs && jobs.length > 0 && (
+      <OrderJob accessKey={key} changed={changed} />
+      {error !== undefined && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
+      {error === undefined && jobs?.length === 0 && <p className="quiet">No job yet.</p>}
+      {error === undefined && jobs && jobs.length > 0 && (
         <Table size="small" aria-label="Jobs">
           <TableHead>
             <TableRow>
@@ -55,7 +59,7 @@ export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElemen
           </TableHead>
           <TableBody>
             {jobs.map((job) => (
-              <JobRow key={job.id} job={job} accessKey={key} />
+              <JobRow key={job.id} job={job} accessKey={key} changed={changed} />
             ))}
           </TableBody>
         </Table>
@@ -64,10 +68,17 @@ export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElemen
   );
 }
 
-function JobRow({ job, accessKey: key }: { job: Job; accessKey: string }): ReactElement {
-  const [cancel] = programs.endpoints.jobCancelled.useMutation();
-  const [retry] = programs.endpoints.jobRetried.useMutation();
-  const { refetch } = programs.endpoints.jobs.useQuery({ key });
+interface JobRowProps {
+  job: Job;
+  accessKey: string;
+  changed: () => void;
+}
+
+function JobRow({ job, accessKey: key, changed }: JobRowProps): ReactElement {
+  const dispatch = useAppDispatch();
+  const { jobCancelled, jobRetried } = programs.endpoints;
+  const change = (what: typeof jobCancelled | typeof jobRetried): void =>
+    void dispatch(what.initiate({ id: job.id, key })).then(changed);
   const { id, kind, title, state, parts, made, failed } = job;
   const name = title || (kind === 'batch' ? 'Batch' : 'Sweep');
   const take = (): void =>
@@ -91,21 +102,18 @@ function JobRow({ job, accessKey: key }: { job: Job; accessKey: string }): React
       </TableCell>
       <TableCell>
         {made > 0 && <Button onClick={take}>Save rows</Button>}
-        {(state === 'waiting' || state === 'running') && (
-          <Button onClick={() => void cancel({ id, key }).then(() => refetch())}>Cancel</Button>
-        )}
-        {(state === 'failed' || state === 'cancelled') && (
-          <Button onClick={() => void retry({ id, key }).then(() => refetch())}>Go on</Button>
-        )}
+        {(state === 'waiting' || state === 'running') && <Button onClick={() => change(jobCancelled)}>Cancel</Button>}
+        {(state === 'failed' || state === 'cancelled') && <Button onClick={() => change(jobRetried)}>Go on</Button>}
       </TableCell>
     </TableRow>
   );
 }
 
-function OrderJob({ accessKey: key, ordered }: { accessKey: string; ordered: () => void }): ReactElement {
+function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactElement {
   const { sites } = useAppSelector(selectGiven);
-  const { refetch } = programs.endpoints.jobs.useQuery({ key });
-  const [order, { error, isLoading }] = programs.endpoints.jobOrdered.useMutation();
+  const [order, { error, asking }] = useAsk((dispatch, wanted: { order: object; key: string }) =>
+    dispatch(programs.endpoints.jobOrdered.initiate(wanted)),
+  );
   const [text, setText] = useState('');
   const [title, setTitle] = useState('');
   const [site, setSite] = useState('');
@@ -119,8 +127,7 @@ function OrderJob({ accessKey: key, ordered }: { accessKey: string; ordered: () 
     void order({ key, order: whole }).then(({ data }) => {
       if (!data) return;
       setText('');
-      ordered();
-      void refetch();
+      changed();
     });
   };
   return (
@@ -162,11 +169,11 @@ function OrderJob({ accessKey: key, ordered }: { accessKey: string; ordered: () 
             label="Ask hosts for titles and sizes"
           />
         )}
-        <Button type="submit" variant="outlined" disabled={isLoading || (kind === 'batch' ? text.trim() === '' : page === null)}>
+        <Button type="submit" variant="outlined" disabled={asking || (kind === 'batch' ? text.trim() === '' : page === null)}>
           Order
         </Button>
       </p>
-      {error && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
+      {error !== undefined && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
     </form>
   );
 }
