@@ -51,8 +51,6 @@ function api({ config, known, guard, together, answers }: Service, items: readon
     legacyHeaders: false,
     keyGenerator: ({ ip }) => ipKeyGenerator(ip ?? ''),
     ...(together.limits && { store: together.limits('questions') }),
-    // Where what the processes share is away, people are served rather than counted.
-    passOnStoreError: true,
     handler: (_, response) =>
       sendProblem(response, 429, { code: 'tooMany', detail: 'Too many questions in a minute. Wait a little, then ask again.' }),
   });

@@ -2,10 +2,10 @@ import { Redis } from 'ioredis';
 import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Logger } from 'pino';
-import { RedisStore, type RedisReply } from 'rate-limit-redis';
 import { queuedJobs, takeParts } from '../jobs/queued.ts';
 import type { Worker } from '../jobs/job.ts';
 import type { Together } from './together.ts';
+import { SharedCount } from './limits.ts';
 import { turnsHere, type InTurn } from './turns.ts';
 
 /** Milliseconds: what a turn may take at most before another process takes it for dead, and between two looks at whose it is. */
@@ -61,17 +61,13 @@ export function byRedis(url: string, log: Logger): Together & { take: (work: (in
       set: (key, text, seconds) =>
         void redis.set(`refenestra:answer:${key}`, text, 'EX', Math.max(1, Math.round(seconds))).catch(() => undefined),
     },
-    limits: (name) =>
-      new RedisStore({
-        prefix: `refenestra:limit:${name}:`,
-        sendCommand: (command: string, ...args: string[]) => redis.call(command, ...args) as Promise<RedisReply>,
-      }),
+    limits: (name) => new SharedCount(redis, name),
     inTurn,
     jobs,
     take: (work) => taking.push(takeParts(work(inTurn), connections, 2)),
     stop: async () => {
-      await Promise.all(taking.map((one) => one.stop()));
-      await jobs.stop();
+      // Where Redis is away there is nobody to say goodbye to.
+      if (redis.status === 'ready') await Promise.all([...taking, jobs].map((one) => one.stop()));
       redis.disconnect();
       connections.queue.disconnect();
     },
