@@ -21,6 +21,7 @@ const PARTS = new Map([
   ['shelfAndBatch', compiled('again')],
   ['orders', compiled('orders')],
   ['sweepBrowser', compiled('sweepBrowser')],
+  ['service', compiled('service')],
 ]);
 const FIGURES = join(root, 'docs/figures.md');
 

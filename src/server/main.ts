@@ -1,13 +1,13 @@
 import { createServer as createHttpServer, type Server } from 'node:http';
-import { pino } from 'pino';
 import { ConfigError, readConfig, type Config } from './config.ts';
+import { makeLog } from './log.ts';
 import { createServer } from './server.ts';
 import { startService } from './service.ts';
 import { stopWell } from './stopWell.ts';
 
 /** Starts the server, as the environment says; `docs/deploy.md` lists the variables. */
 const config = configOrEnd();
-const log = pino({ level: config.log });
+const log = makeLog(config);
 const service = startService(config, log);
 const app = createServer(service);
 const { port, host, publicOrigin } = config;

@@ -1,5 +1,5 @@
-import { pino } from 'pino';
 import { ConfigError, readConfig } from './config.ts';
+import { makeLog } from './log.ts';
 import { startService } from './service.ts';
 import { stopWell } from './stopWell.ts';
 
@@ -8,7 +8,7 @@ try {
   const config = readConfig(process.env);
   if (config.redisUrl === null)
     throw new ConfigError('REDIS_URL is missing: jobs are shared out there. Without it a server does its jobs itself.');
-  const service = startService(config, pino({ level: config.log }), { takes: true });
+  const service = startService(config, makeLog(config), { takes: true });
   stopWell(() => service.together.stop());
   console.log('Refenestra works through jobs.');
 } catch (error) {
