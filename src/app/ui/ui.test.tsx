@@ -27,6 +27,7 @@ describe('navigation', () => {
       'Orders',
       'Sites',
       'Hosts',
+      'Connect',
     ]);
     expect(nav.getByRole<HTMLButtonElement>('button', { name: 'Redo' }).disabled).toBe(true);
     store.dispatch(broughtIn(SOUND));
