@@ -70,8 +70,8 @@ const offline = (): ReturnType<typeof VitePWA> =>
       runtimeCaching: [
         {
           urlPattern: ({ request }) => request.mode === 'navigate',
-          handler: 'NetworkFirst',
-          options: { cacheName: 'pages', networkTimeoutSeconds: 4, precacheFallback: { fallbackURL: '/index.html' } },
+          handler: 'NetworkOnly',
+          options: { precacheFallback: { fallbackURL: '/index.html' } },
         },
         {
           urlPattern: /\/api\/(?:hosts|sites|demo|team)$/,

@@ -19,11 +19,17 @@ const Finder = lazily(
   () => null,
 );
 
+const RemovedBar = lazily(
+  () => import('./ui/RemovedBar.tsx').then((module) => module.RemovedBar),
+  () => null,
+);
+
 /** What stands around every screen. */
 export function Layout(): ReactElement {
   const name = useAppSelector((state) => state.view.theme);
   const shortcuts = useAppSelector((state) => state.view.shortcuts);
   const finder = useAppSelector((state) => state.view.finder);
+  const removed = useAppSelector((state) => state.view.removed !== null);
   // Another screen of the same kind is no other screen, and its state stays.
   const pathname = useLocation().pathname.split('/', 2)[1] || 'bench';
   const theme = useMemo(() => makeTheme(name), [name]);
@@ -44,6 +50,7 @@ export function Layout(): ReactElement {
         <Suspense fallback={null}>
           {shortcuts && <Shortcuts />}
           {finder && <Finder />}
+          {removed && <RemovedBar />}
         </Suspense>
       </div>
     </ThemeProvider>

@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
-import { ConfigError, readConfig } from './config.ts';
+import { ConfigError, readConfig, VARIABLE_NAMES } from './config.ts';
 
 const wrong = (env: NodeJS.ProcessEnv): string => {
   try {
@@ -77,6 +79,11 @@ describe('what the environment says', () => {
     const told = wrong(env);
     expect(told).toContain(words);
     expect(told).not.toContain('\n');
+  });
+
+  test('each variable stands in the documentation', () => {
+    const documented = readFileSync(join(import.meta.dirname, '../../docs/deploy.md'), 'utf8');
+    for (const name of VARIABLE_NAMES) expect(documented).toContain(`| \`${name}\``);
   });
 
   test('what is empty is not said', () => expect(readConfig({ PORT: '', LOG: '' }).port).toBe(4600));

@@ -36,6 +36,8 @@ const VARIABLES = {
   LOG: [z.enum(LEVELS), `one of ${LEVELS.join(', ')}`],
 } as const satisfies Record<string, readonly [z.ZodType, string]>;
 
+export const VARIABLE_NAMES: readonly string[] = Object.keys(VARIABLES);
+
 type Variable = keyof typeof VARIABLES;
 type Said = { [Name in Variable]?: z.output<(typeof VARIABLES)[Name][0]> };
 

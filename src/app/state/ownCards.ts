@@ -4,7 +4,8 @@ import { loadCards, type CardProblem } from '../../core/known/hosts/loadCards.ts
 import { providersSchema } from '../../core/known/hosts/providers.ts';
 import type { Lesson } from '../../core/teach/examples.ts';
 import { savePreference } from '../storage/database.ts';
-import { removeCard, saveCards, saveTaught } from '../storage/own.ts';
+import { saveCards, saveTaught } from '../storage/own.ts';
+import { takeOut, type Rows } from '../storage/removed.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { selectGiven } from './answers.ts';
@@ -58,9 +59,10 @@ export async function keepTaught(store: Store, learnt: HostCard, lesson: Omit<Le
   await saveTaught(card, lesson).catch(() => store.dispatch(storageFound('missing')));
 }
 
-export async function dropCard(store: Store, id: string): Promise<void> {
+/** Takes a card out, with what it was learnt from and its proof; rejects where the browser keeps nothing. */
+export function dropCard(store: Store, id: string): Promise<Rows> {
   store.dispatch(ownCardsRead(store.getState().world.ownCards.filter((card) => card.id !== id)));
-  await removeCard(id).catch(() => store.dispatch(storageFound('missing')));
+  return takeOut(id, ['cards', 'lessons', 'proved']);
 }
 
 /** Takes a provider list in the format of the oEmbed registry; the sentence that says why not, or null. */

@@ -1,6 +1,6 @@
 import { readJson } from '../../core/model/json.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
-import { removeSite, saveSite } from '../storage/own.ts';
+import { saveSite } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownSitesRead } from './world.ts';
@@ -10,11 +10,6 @@ export async function keepSite(store: Store, site: Site): Promise<void> {
   const others = store.getState().world.ownSites.filter(({ id }) => id !== site.id);
   store.dispatch(ownSitesRead([...others, site]));
   await saveSite(site).catch(() => store.dispatch(storageFound('missing')));
-}
-
-export async function dropSite(store: Store, id: string): Promise<void> {
-  store.dispatch(ownSitesRead(store.getState().world.ownSites.filter((site) => site.id !== id)));
-  await removeSite(id).catch(() => store.dispatch(storageFound('missing')));
 }
 
 /** The site that a file holds, or the sentence that says why it holds none; nothing is written yet. */

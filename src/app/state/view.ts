@@ -4,6 +4,7 @@ import type { Origin } from '../../core/model/plan.ts';
 import type { Moment } from '../../core/model/setting.ts';
 import type { Made } from '../../core/keeping/shelf/record.ts';
 import { USUAL_LAYOUT, type BenchLayout } from './benchLayout.ts';
+import type { Removed } from '../storage/removed.ts';
 import type { SettingId } from '../../core/known/settings/list.ts';
 
 /** What else is done with a code: compared with what was pasted, taken in several types, pasted back, given dates. */
@@ -46,6 +47,8 @@ export interface ViewState {
   shortcuts: boolean;
   /** Whether anything can be found by typing just now. */
   finder: boolean;
+  /** What was removed last, while it can be put back by a press. */
+  removed: Removed | null;
 }
 
 const silent: ViewState['player'] = { playing: false };
@@ -69,6 +72,7 @@ const initialState: ViewState = {
   copiedCode: null,
   shortcuts: false,
   finder: false,
+  removed: null,
 };
 
 export const viewSlice = createSlice({
@@ -136,6 +140,9 @@ export const viewSlice = createSlice({
     shortcutsShown: (state, { payload }: PayloadAction<boolean>) => {
       state.shortcuts = payload;
     },
+    removedLately: (state, { payload }: PayloadAction<Removed | null>) => {
+      state.removed = payload;
+    },
     finderShown: (state, { payload }: PayloadAction<boolean>) => {
       state.finder = payload;
     },
@@ -163,4 +170,5 @@ export const {
   codeCopied,
   shortcutsShown,
   finderShown,
+  removedLately,
 } = viewSlice.actions;

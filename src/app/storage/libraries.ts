@@ -20,7 +20,3 @@ export async function listLibraries(): Promise<KeptLibrary[]> {
 export async function saveLibrary(library: KeptLibrary): Promise<void> {
   await database.libraries.put(library);
 }
-
-export async function removeLibrary(address: string): Promise<void> {
-  await database.libraries.delete(address);
-}

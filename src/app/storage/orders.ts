@@ -16,7 +16,3 @@ export async function saveOrders(orders: readonly Order[]): Promise<void> {
   const changed = Date.now();
   await database.orders.bulkPut(orders.map((order) => ({ id: order.id, changed, order })));
 }
-
-export async function removeOrder(id: string): Promise<void> {
-  await database.orders.delete(id);
-}

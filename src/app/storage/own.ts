@@ -16,14 +16,6 @@ export async function saveCards(cards: readonly HostCard[]): Promise<void> {
   await database.transaction('rw', database.cards, () => database.cards.bulkPut([...cards]));
 }
 
-export async function removeCard(id: string): Promise<void> {
-  await database.transaction('rw', database.cards, database.lessons, database.proved, async () => {
-    await database.cards.delete(id);
-    await database.lessons.delete(id);
-    await database.proved.delete(id);
-  });
-}
-
 /** What a card was learnt from, and what was put right in it; nothing where there is nothing that can be read. */
 export async function findLesson(id: string): Promise<Lesson> {
   return lessonSchema.safeParse(await database.lessons.get(id)).data ?? { id, examples: [], putRight: NOTHING_PUT_RIGHT };
@@ -58,10 +50,6 @@ export async function listSites(): Promise<Site[]> {
 
 export async function saveSite(site: Site): Promise<void> {
   await database.sites.put(site);
-}
-
-export async function removeSite(id: string): Promise<void> {
-  await database.sites.delete(id);
 }
 
 export async function listStyles(): Promise<HouseStyle[]> {

@@ -2,6 +2,7 @@ import { Button, MenuItem, TextField } from '@mui/material';
 import { useEffect, useState, type FormEvent, type ReactElement } from 'react';
 import { programs } from '../../state/programs.ts';
 import { ONCE } from '../../state/server.ts';
+import { asCommand } from './asCommand.ts';
 import { CopyLine } from './CopyLine.tsx';
 import { useAsk } from './useAsk.ts';
 
@@ -14,16 +15,6 @@ function parsed(text: string): { body: unknown } | null {
     return null;
   }
 }
-
-/** The same question as a command, for whoever writes a program. */
-const asCommand = (path: string, text: string, key: string): string =>
-  [
-    `curl ${location.origin}/api${path}`,
-    ...(key === '' ? [] : [`-H 'Authorization: Bearer KEY'`]),
-    `-H 'Content-Type: application/json'`,
-    // A single quote ends the word of the shell.
-    `-d '${text.replace(/\s*\n\s*/g, ' ').replaceAll("'", `'\\''`)}'`,
-  ].join(' ');
 
 /** Any question that programs may ask: its body, with an example to begin with, and the answer. */
 export function AskPart({ accessKey }: { accessKey: string }): ReactElement | null {
@@ -90,7 +81,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           </pre>
         )}
       </div>
-      <CopyLine text={asCommand(path, text, accessKey)} name="the question as a command" />
+      <CopyLine text={asCommand(`${location.origin}/api${path}`, text, accessKey)} name="the question as a command" />
     </form>
   );
 }

@@ -6,7 +6,8 @@ import type { HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf } from '../../../core/known/hosts/honours.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { saySpelt } from '../../../messages/teach.ts';
-import { dropCard, freeId, keepCards } from '../../state/ownCards.ts';
+import { freeId, keepCards } from '../../state/ownCards.ts';
+import { removeCard } from '../../state/removing.ts';
 import { selectBook, selectCards } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
@@ -79,7 +80,7 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
       {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>Edit</Button>}
       <Button onClick={copy}>Copy as my own</Button>
       <Button onClick={() => saveFile(`${card.id}.json`, JSON.stringify(card, null, 2))}>Export</Button>
-      {own && <Button onClick={() => void dropCard(store, card.id).then(() => navigate('/hosts'))}>Remove</Button>}
+      {own && <Button onClick={() => void removeCard(store, card).then(() => navigate('/hosts'))}>Remove</Button>}
     </span>
   );
 }

@@ -1,27 +1,26 @@
 import { Button } from '@mui/material';
-import { useEffect, useState, type ReactElement, type SubmitEvent } from 'react';
+import { useState, type ReactElement, type SubmitEvent } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useStore } from 'react-redux';
 import type { LibraryStep } from '../../../core/known/hosts/library.ts';
 import { sayCardChange, sayCardRefusal, sayLibraryRefusal, STEP_WORDS } from '../../../messages/library.ts';
 import { selectGiven } from '../../state/answers.ts';
 import { lookAtLibrary, takeFromLibrary, type Looked } from '../../state/libraries.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { listLibraries, removeLibrary, type KeptLibrary } from '../../storage/libraries.ts';
+import { removeLibrary } from '../../state/removing.ts';
+import { listLibraries, type KeptLibrary } from '../../storage/libraries.ts';
 
 /** Cards that others keep at an address: looked at, taken in, and brought up to date when somebody asks for it. */
 export function Libraries(): ReactElement {
   const store = useStore() as Store;
-  const [libraries, setLibraries] = useState<KeptLibrary[]>([]);
+  const libraries = useLiveQuery(() => listLibraries().catch(() => [])) ?? [];
   const [looked, setLooked] = useState<Looked | null>(null);
   const [asking, setAsking] = useState(false);
   const demo = useAppSelector((state) => sampleList(selectGiven(state).example));
-  const refresh = (): void => void listLibraries().then(setLibraries, () => undefined);
-  useEffect(refresh, []);
   const look = async (address: string): Promise<void> => {
     setAsking(true);
     setLooked(await lookAtLibrary(store, address));
     setAsking(false);
-    refresh();
   };
   const submit = (event: SubmitEvent<HTMLFormElement>): void => {
     event.preventDefault();
@@ -71,16 +70,7 @@ export function Libraries(): ReactElement {
               <Button disabled={asking} onClick={() => void look(address)}>
                 Look for updates
               </Button>
-              <Button
-                onClick={() =>
-                  void removeLibrary(address).then(() => {
-                    setLooked(null);
-                    refresh();
-                  })
-                }
-              >
-                Forget it
-              </Button>
+              <Button onClick={() => void removeLibrary(store, { address, name }).then(() => setLooked(null))}>Forget it</Button>
             </li>
           ))}
         </ul>

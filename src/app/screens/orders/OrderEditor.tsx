@@ -1,12 +1,14 @@
 import { Button } from '@mui/material';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { namesMore, orderSchema, withNews, type Entry, type Order } from '../../../core/order/order.ts';
 import { pageOf } from '../../../core/order/page/page.ts';
 import { LAYOUT_WORDS, LOOP_WORDS, sayFetched, sayNews, VOLUME_WORDS } from '../../../messages/order.ts';
 import { selectBook, selectSite } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { removeOrder, saveOrder } from '../../storage/orders.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { removeOrder } from '../../state/removing.ts';
+import { saveOrder } from '../../storage/orders.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { AddEntries } from './AddEntries.tsx';
@@ -22,6 +24,7 @@ const checkOrder = (draft: Order): Order | undefined => orderSchema.safeParse(dr
 /** One running order: its entries, how they are played, the page as it is, and what is taken away. Kept by itself. */
 export function OrderEditor({ order }: { order: Order }): ReactElement {
   const navigate = useNavigate();
+  const store = useStore() as Store;
   const book = useAppSelector(selectBook);
   const site = useAppSelector(selectSite);
   const { draft, change: alter, state, undo } = useKeptDraft(order, { check: checkOrder, keep: (one) => void saveOrder(one) });
@@ -41,7 +44,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           <Button disabled={!undo} onClick={() => undo?.()}>
             Undo the last change
           </Button>
-          <Button onClick={() => void removeOrder(order.id).then(() => navigate('/orders'))}>Remove</Button>
+          <Button onClick={() => void removeOrder(store, order).then(() => navigate('/orders'))}>Remove</Button>
         </header>
         <News order={draft} take={alter} />
         <Named entries={draft.entries} take={alter} />

@@ -8,7 +8,8 @@ import { siteSchema, type Site } from '../../../core/model/site.ts';
 import { paletteToCss, paletteToTokens, tokensToPalette } from '../../../core/known/sites/palette.ts';
 import { FORMS } from '../../../core/steps/write/forms/list.ts';
 import { selectGiven } from '../../state/answers.ts';
-import { dropSite, keepSite } from '../../state/ownSites.ts';
+import { keepSite } from '../../state/ownSites.ts';
+import { removeSite } from '../../state/removing.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile } from '../../ui/files.ts';
@@ -37,7 +38,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
   const wrong = (path: string): string | undefined =>
     checked.error?.issues.find((issue) => issue.path.join('.').startsWith(path))?.message;
   const drop = async (): Promise<void> => {
-    await dropSite(store, site.id);
+    await removeSite(store, site);
     if (!shipped) void navigate('/sites');
   };
   return (

@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { expect, test } from 'vitest';
 import { sites } from '../../../laws/world.ts';
-import { dropSite } from '../../state/ownSites.ts';
+import { removeSite } from '../../state/removing.ts';
 import { renderIn, storeWith, VIDEO } from '../../testing/render.tsx';
 import { SiteEditor } from './SiteEditor.tsx';
 
@@ -22,5 +22,5 @@ test('a site keeps what is right by itself, tells what is wrong at its place, an
   await waitFor(() => expect(own()?.column).toBe(640));
   await user.click(screen.getByRole('button', { name: 'Undo the last change' }));
   await waitFor(() => expect(own()?.column).toBe(site!.column));
-  await dropSite(store, site!.id);
+  await removeSite(store, site!);
 });

@@ -41,7 +41,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
   };
   const keep = async (): Promise<void> => {
     if (!now) return;
-    if (now.id !== before.id) await dropCard(store, before.id);
+    if (now.id !== before.id) await dropCard(store, before.id).catch(() => undefined);
     await keepCards(store, [now]);
     await navigate(`/hosts/${now.id}`);
   };
