@@ -1,6 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { setImmediate as breathe } from 'node:timers/promises';
-import { KEPT, partsOf, stateOf, TRIES, type JobHead, type Jobs, type JobTold, type Part, type Worker } from './job.ts';
+import {
+  KEPT,
+  MOST_JOBS,
+  partsOf,
+  stateOf,
+  TRIES,
+  type JobHead,
+  type Jobs,
+  type JobTold,
+  type Part,
+  type Worker,
+} from './job.ts';
 
 interface Job {
   head: JobHead;
@@ -44,6 +55,8 @@ export function jobsInProcess(work: Worker): Jobs {
       const head = { id: randomUUID(), kind, title, ordered: new Date().toISOString(), parts: parts.length };
       const job: Job = { head, parts, made: new Map(), failed: new Map(), cancelled: false };
       for (const [id, { head: old }] of jobs) if (Date.now() - Date.parse(old.ordered) > KEPT) jobs.delete(id);
+      const [oldest] = jobs.keys();
+      if (jobs.size >= MOST_JOBS) jobs.delete(oldest!);
       jobs.set(head.id, job);
       run(job);
       return tell(job);

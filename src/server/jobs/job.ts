@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { splitRows } from '../../core/many/batch/batch.ts';
 import { styleSchema } from '../../core/known/styles/style.ts';
 import { siteSchema } from '../../core/model/site.ts';
+import { LONGEST_TEXT } from '../../core/steps/read/read.ts';
 
 /** Work that takes longer than somebody waits: a batch of many rows, or the sweep of a site at its address. */
 const site = z
@@ -15,7 +16,7 @@ export const orderSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('batch'),
     title,
-    text: z.string().min(1).max(20_000_000).describe('A list of links, a table as CSV, or a feed.'),
+    text: z.string().min(1).max(LONGEST_TEXT).describe('A list of links, a table as CSV, or a feed.'),
     site,
     style: styleSchema.nullable().default(null).describe('The house style of the site.'),
     ask: z.boolean().default(false).describe('Whether hosts are asked for titles and sizes.'),
@@ -96,6 +97,8 @@ export interface Jobs {
   counts: () => Soon<Readonly<Record<string, number>>>;
 }
 
+/** Jobs that a process keeps in its memory at most; the oldest gives way. */
+export const MOST_JOBS = 200;
 /** Milliseconds for which a job is kept. */
 export const KEPT = 7 * 24 * 60 * 60 * 1000;
 /** How often a part is tried. */

@@ -1,5 +1,6 @@
 import request from 'supertest';
 import { describe, expect, test } from 'vitest';
+import { LONGEST_TEXT } from '../../core/steps/read/read.ts';
 import { quietServer } from '../testing.ts';
 import { jobsInProcess } from './inProcess.ts';
 import { orderSchema, partsOf, type JobTold, type Part } from './job.ts';
@@ -96,10 +97,11 @@ describe('over HTTP', () => {
     ['post', '/api/jobs', {}, 400],
     ['post', '/api/jobs', { kind: 'batch', text: LINK, site: 'nobody' }, 422],
     ['post', '/api/jobs', { kind: 'sweep', url: 'file:///etc/passwd' }, 400],
+    ['post', '/api/jobs', { kind: 'batch', text: 'x'.repeat(LONGEST_TEXT + 1) }, 400],
     ['get', '/api/jobs/none', undefined, 404],
     ['delete', '/api/jobs/none', undefined, 404],
     ['post', '/api/jobs/none/retry', {}, 404],
-  ] as const)('%s %s %j is told', async (method, path, body, status) => {
+  ] as const)('%s %s, case %#, is told', async (method, path, body, status) => {
     const answer = await send(method, path).send(body);
     expect([answer.status, answer.type]).toEqual([status, 'application/problem+json']);
   });

@@ -1,5 +1,5 @@
 import { Button, MenuItem, TextField } from '@mui/material';
-import { useEffect, useState, type FormEvent, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement, type SubmitEvent } from 'react';
 import { programs } from '../../state/programs.ts';
 import { ONCE } from '../../state/server.ts';
 import { asCommand } from './asCommand.ts';
@@ -32,7 +32,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
   const question = questions.find(({ to }) => to === path) ?? questions[0]!;
   const text = texts.get(path) ?? pretty(question.post.requestBody!.content['application/json'].example);
   const read = parsed(text);
-  const ask = (event: FormEvent): void => {
+  const ask = (event: SubmitEvent): void => {
     event.preventDefault();
     if (read) void send({ path, body: read.body, key: accessKey });
   };

@@ -1,25 +1,26 @@
-import { Button, MenuItem, TextField } from '@mui/material';
-import { useState, type FormEvent, type ReactElement } from 'react';
+import { Button, TextField } from '@mui/material';
+import { useState, type ReactElement, type SubmitEvent } from 'react';
 import { selectGiven } from '../../state/answers.ts';
 import { programs } from '../../state/programs.ts';
 import { ONCE, whyRefused } from '../../state/server.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { sayOEmbedRefusal } from '../../../messages/connect.ts';
 import { CopyLine } from './CopyLine.tsx';
+import { ServerSitePick } from './ServerSitePick.tsx';
 import { useAsk } from './useAsk.ts';
 
 const END = { query: (query: Record<string, string>) => `${location.origin}/oembed?${new URLSearchParams(query).toString()}` };
 
 /** The address that page editors ask for each link, and what they are answered. */
 export function EditorPart(): ReactElement {
-  const { sites, example } = useAppSelector(selectGiven);
+  const { example } = useAppSelector(selectGiven);
   const [site, setSite] = useState('');
   const [link, setLink] = useState<string | null>(null);
   const [ask, { data, error, asking }] = useAsk((dispatch, wanted: { url: string; site: string }) =>
     dispatch(programs.endpoints.oembed.initiate(wanted, ONCE)),
   );
   const url = link ?? example;
-  const send = (event: FormEvent): void => {
+  const send = (event: SubmitEvent): void => {
     event.preventDefault();
     void ask({ url, site });
   };
@@ -31,21 +32,7 @@ export function EditorPart(): ReactElement {
         and every link that the Host book knows becomes the code of your site, in its house style.
       </p>
       <form className="connect-fields" onSubmit={send}>
-        <TextField
-          size="small"
-          select
-          label="Site"
-          value={site}
-          onChange={({ target }) => setSite(target.value)}
-          helperText="Those that the server knows"
-        >
-          <MenuItem value="">No site</MenuItem>
-          {sites.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <ServerSitePick label="Site" site={site} choose={setSite} />
         <TextField
           size="small"
           className="connect-long"

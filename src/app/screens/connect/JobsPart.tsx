@@ -11,13 +11,13 @@ import {
   TableRow,
   TextField,
 } from '@mui/material';
-import { useEffect, useState, type FormEvent, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement, type SubmitEvent } from 'react';
 import { JOB_STATES, sayJobRefusal } from '../../../messages/connect.ts';
-import { selectGiven } from '../../state/answers.ts';
 import { programs, rowsOf, type Job } from '../../state/programs.ts';
 import { ONCE, whyRefused } from '../../state/server.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
+import { ServerSitePick } from './ServerSitePick.tsx';
 import { useAsk } from './useAsk.ts';
 
 /** Milliseconds between two looks at jobs that are under way, and at those that are not. */
@@ -110,7 +110,6 @@ function JobRow({ job, accessKey: key, changed }: JobRowProps): ReactElement {
 }
 
 function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactElement {
-  const { sites } = useAppSelector(selectGiven);
   const [order, { error, asking }] = useAsk((dispatch, wanted: { order: object; key: string }) =>
     dispatch(programs.endpoints.jobOrdered.initiate(wanted)),
   );
@@ -120,7 +119,7 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
   const [asks, setAsks] = useState(false);
   const page = /^https?:\/\/\S+$/.test(text.trim()) ? text.trim() : null;
   const [kind, setKind] = useState<'batch' | 'sweep'>('batch');
-  const send = (event: FormEvent): void => {
+  const send = (event: SubmitEvent): void => {
     event.preventDefault();
     const common = { title, site: site === '' ? null : site };
     const whole = kind === 'batch' ? { kind, text, ask: asks, ...common } : { kind, url: page, ...common };
@@ -144,14 +143,7 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
           <MenuItem value="sweep">Sweep of a site</MenuItem>
         </TextField>
         <TextField size="small" label="Name" value={title} onChange={({ target }) => setTitle(target.value)} />
-        <TextField size="small" select label="Site of the job" value={site} onChange={({ target }) => setSite(target.value)}>
-          <MenuItem value="">No site</MenuItem>
-          {sites.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <ServerSitePick label="Site of the job" site={site} choose={setSite} />
       </div>
       <TextField
         size="small"
