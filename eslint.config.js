@@ -29,6 +29,22 @@ export default ts.config(
     rules: { 'no-console': 'error' },
   },
   {
+    // What people read is said through t() or rich(), so that every language has it. Units and names of formats are none.
+    files: ['src/app/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/[a-z]{3}/]', message: 'Say it with t() or rich().' },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(label|title|placeholder|alt|aria-label|words|helperText|nothing)$/] > Literal[value=/[A-Za-z]{3}.* |^[A-Z][a-z]+$/]',
+          message: 'Say it with t().',
+        },
+      ],
+    },
+  },
+  {
     // What leaves a file of the core says what it takes and gives.
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],

@@ -34,6 +34,32 @@ const fontsFirst = (): Plugin => ({
   },
 });
 
+/** The application itself comes after its language was chosen; browsers fetch it while that is done. */
+const startEarly = (): Plugin => ({
+  name: 'start-early',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_html, { path, bundle = {}, chunk }) => {
+      const chunks = new Map(Object.values(bundle).flatMap((file) => (file.type === 'chunk' ? [[file.fileName, file]] : [])));
+      const withImports = (file: string, known: Set<string>): Set<string> => {
+        if (known.has(file)) return known;
+        known.add(file);
+        return (chunks.get(file)?.imports ?? []).reduce((all, one) => withImports(one, all), known);
+      };
+      const start = [...chunks.values()].find(({ facadeModuleId }) => facadeModuleId?.endsWith('/app/start.tsx'));
+      if (path !== '/index.html' || !start || !chunk) return [];
+      const first = withImports(chunk.fileName, new Set());
+      return [...withImports(start.fileName, new Set(first))]
+        .filter((file) => !first.has(file))
+        .map((file): HtmlTagDescriptor => ({
+          tag: 'link',
+          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+          injectTo: 'head',
+        }));
+    },
+  },
+});
+
 /** The application opens without a network: all of it is kept, and the page itself is asked for first while there is one. */
 const offline = (): ReturnType<typeof VitePWA> =>
   VitePWA({
@@ -84,7 +110,7 @@ const offline = (): ReturnType<typeof VitePWA> =>
 
 /** What browsers load. */
 export default defineConfig({
-  plugins: [react(), fontsFirst(), offline(), compressAll()],
+  plugins: [react(), fontsFirst(), startEarly(), offline(), compressAll()],
   resolve: {
     // Its form for browsers asks the document, which workers have not.
     alias: { 'decode-named-character-reference': at('node_modules/decode-named-character-reference/index.js') },

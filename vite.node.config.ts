@@ -15,7 +15,7 @@ export default defineConfig({
       input: {
         server: at('src/server/main.ts'),
         work: at('src/server/work.ts'),
-        cli: at('src/cli/main.ts'),
+        cli: at('src/cli/start.ts'),
         bench: at('bench/main.ts'),
         sweep: at('bench/sweep.ts'),
       },

@@ -12,7 +12,7 @@ export default defineConfig({
     outDir: 'dist/package/lib',
     target: 'node20',
     rolldownOptions: {
-      input: { index: at('src/programs/library.ts'), cli: at('src/cli/main.ts') },
+      input: { index: at('src/programs/library.ts'), cli: at('src/cli/start.ts') },
       output: { entryFileNames: '[name].js' },
     },
   },

@@ -1,13 +1,14 @@
 import { providersSchema } from '../core/known/hosts/providers.ts';
 import type { Asking } from '../workers/askPolitely.ts';
 import { readJson, UsageError } from './io.ts';
+import { t } from '../messages/t.ts';
 
 /** How hosts are asked: through a Refenestra that runs at the address, with a file of oEmbed providers where one is given. */
 export async function askingOf(address: string, providers: string | undefined): Promise<Asking> {
   return {
     server: await reach(address),
     signal: new AbortController().signal,
-    providers: providers === undefined ? [] : readJson(providers, { what: 'provider list', schema: providersSchema }),
+    providers: providers === undefined ? [] : readJson(providers, { what: t('provider list'), schema: providersSchema }),
   };
 }
 
@@ -20,5 +21,7 @@ export async function reach(address: string): Promise<string> {
   } catch {
     // Told below, as an answer of another kind is.
   }
-  throw new UsageError(`No Refenestra answers at ${address}. Start it with npm start, then give the address that it names.`);
+  throw new UsageError(
+    t('No Refenestra answers at {address}. Start it with npm start, then give the address that it names.', { address }),
+  );
 }

@@ -9,6 +9,7 @@ import { ROW_STATES, sayRow } from '../messages/batch.ts';
 import { askPolitely } from '../workers/askPolitely.ts';
 import { askingOf } from './asking.ts';
 import { openBook, readFileOrSay, readJson, readSite, UsageError } from './io.ts';
+import { t } from '../messages/t.ts';
 
 interface Options {
   site?: string;
@@ -38,7 +39,9 @@ export async function batch(file: string, options: Options): Promise<number> {
   const csv = tableWithCodes(table, rows, ROW_STATES);
   if (options.out === undefined) process.stdout.write(csv);
   else write(options.out, { ...filesOfCodes(rows), 'batch.csv': csv });
-  const stuck = rows.flatMap(({ state, told }, i) => (state === 'person' ? [`row ${i + 1}: ${told.join(' ')}`] : []));
+  const stuck = rows.flatMap(({ state, told }, i) =>
+    state === 'person' ? [t('row {i}: {told}', { i: i + 1, told: told.join(' ') })] : [],
+  );
   stuck.forEach((line) => console.error(line));
   return stuck.length > 0 ? 1 : 0;
 }
@@ -54,8 +57,8 @@ async function askHosts(text: string, settings: BatchSettings, { ask, providers 
 
 /** A house style is for a site; without one it would be for nobody. */
 function readStyle(file: string, site: Site | null): HouseStyle {
-  if (!site) throw new UsageError('A house style belongs to a site. Give the site too, with --site FILE.');
-  return readJson(file, { what: 'house style', schema: styleSchema });
+  if (!site) throw new UsageError(t('A house style belongs to a site. Give the site too, with --site FILE.'));
+  return readJson(file, { what: t('house style'), schema: styleSchema });
 }
 
 function write(folder: string, files: Readonly<Record<string, string>>): void {
@@ -63,6 +66,8 @@ function write(folder: string, files: Readonly<Record<string, string>>): void {
     mkdirSync(folder, { recursive: true });
     for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
   } catch (error) {
-    throw new UsageError(`Nothing can be written to ${folder}: ${error instanceof Error ? error.message : String(error)}`);
+    throw new UsageError(
+      t('Nothing can be written to {folder}: {error}', { folder, error: error instanceof Error ? error.message : String(error) }),
+    );
   }
 }

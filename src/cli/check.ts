@@ -1,6 +1,7 @@
 import { sayFinding, sayRefusal, sayRepair } from '../messages/en.ts';
 import { checkedAsData, checkText, type Checked } from '../programs/check.ts';
 import { openBook, readSite, readText } from './io.ts';
+import { t } from '../messages/t.ts';
 
 /** Checks every embed of a code or a page as it stands; 1 where one cannot be used, or would go wrong. */
 export async function check(argument: string, options: { json?: boolean; site?: string; hosts?: string }): Promise<number> {
@@ -14,10 +15,10 @@ export async function check(argument: string, options: { json?: boolean; site?: 
 }
 
 function toLines({ candidate: { range, repairs }, item, refusal, embed }: Checked): string {
-  const what = item ? `${item.host ?? 'no host'} · ${item.kind} · ${item.id ?? item.canonical}` : sayRefusal(refusal);
+  const what = item ? `${item.host ?? t('no host')} · ${item.kind} · ${item.id ?? item.canonical}` : sayRefusal(refusal);
   return [
     `${range.join('–')}: ${what}`,
-    ...repairs.map((repair) => `  put right: ${sayRepair(repair)}`),
+    ...repairs.map((repair) => t('  put right: {repair}', { repair: sayRepair(repair) })),
     ...(embed?.findings ?? []).map((finding) => `  ${finding.severity}: ${sayFinding(finding)}`),
   ].join('\n');
 }

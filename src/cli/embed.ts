@@ -10,6 +10,7 @@ import { embedAnswer } from '../programs/embed.ts';
 import { askPolitely } from '../workers/askPolitely.ts';
 import { askingOf } from './asking.ts';
 import { openBook, readSite, readText, UsageError } from './io.ts';
+import { t } from '../messages/t.ts';
 
 interface Options {
   set: string[];
@@ -26,7 +27,9 @@ interface Options {
 export async function embed(argument: string, options: Options): Promise<number> {
   const { form } = options;
   if (!isCodeForm(form))
-    throw new UsageError(`There is no form of code called “${form}”. There are ${FORMS.map((f) => f.id).join(', ')}.`);
+    throw new UsageError(
+      t('There is no form of code called “{form}”. There are {forms}.', { form, forms: FORMS.map((f) => f.id).join(', ') }),
+    );
   const book = openBook(options.hosts);
   const asked = readSettings(options.set);
   const site = options.site === undefined ? null : readSite(options.site);
@@ -72,8 +75,9 @@ function readSettings(pairs: readonly string[]): Settings {
   const settings: { [Id in SettingId]?: SettingValue } = {};
   for (const pair of pairs) {
     const [, id, text] = /^([^=]*)=(.*)$/s.exec(pair) ?? [];
-    if (id === undefined || text === undefined) throw new UsageError(`“${pair}” is not name=value, such as start=1:12.`);
-    if (!isSettingId(id)) throw new UsageError(`There is no setting called “${id}”. \`cli -- settings\` lists them.`);
+    if (id === undefined || text === undefined)
+      throw new UsageError(t('“{pair}” is not name=value, such as start=1:12.', { pair }));
+    if (!isSettingId(id)) throw new UsageError(t('There is no setting called “{id}”. `cli -- settings` lists them.', { id }));
     const value = parseValue(settingOf(id).value, text);
     if (value === undefined) throw new UsageError(sayWrongValue(id, text));
     settings[id] = value;

@@ -8,6 +8,7 @@ import { sayProvedLink } from '../messages/prove.ts';
 import { askedToWait } from '../workers/askPolitely.ts';
 import { reach } from './asking.ts';
 import { loadFolder, readSite, sampleSite } from './io.ts';
+import { t } from '../messages/t.ts';
 
 interface Options {
   json?: boolean;
@@ -36,7 +37,13 @@ export async function hosts(options: Options): Promise<number> {
   } else {
     for (const card of cards) {
       console.log(
-        `${card.id}: ${card.name}, of ${card.updated}, ${card.links.length} link forms${sayCount(proved.get(card.id))}`,
+        t('{id}: {card}, of {updated}, {links} link forms{proved}', {
+          id: card.id,
+          card: card.name,
+          updated: card.updated,
+          links: card.links.length,
+          proved: sayCount(proved.get(card.id)),
+        }),
       );
       for (const one of proved.get(card.id) ?? [])
         if (!holds(one)) console.error(`${card.id}: ${one.text}: ${sayProvedLink(one)}`);
@@ -47,7 +54,7 @@ export async function hosts(options: Options): Promise<number> {
 }
 
 const sayCount = (links: readonly ProvedLink[] | undefined): string =>
-  links ? `; ${links.filter(holds).length} of ${links.length} examples hold` : '';
+  links ? t('; {links} of {links2} examples hold', { links: links.filter(holds).length, links2: links.length }) : '';
 
 const answer = z.object({ reached: z.array(reachedSchema) });
 

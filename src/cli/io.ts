@@ -8,6 +8,7 @@ import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { sayCardProblem } from '../messages/en.ts';
 import { originFrom, readCardFiles, readFolder, readSites } from '../standins/world.ts';
+import { t } from '../messages/t.ts';
 
 /** The command was given something that it cannot use; the message says what would be right. */
 export class UsageError extends Error {}
@@ -21,10 +22,16 @@ export const readText = (argument: string): Promise<string> =>
 export function readFileOrSay(file: string, what: string): string {
   try {
     const { text, encoding, guessed } = textOf(readFileSync(file));
-    if (guessed) console.error(`The ${what} ${file} is no UTF-8; it was read as ${encoding}.`);
+    if (guessed) console.error(t('The {what} {file} is no UTF-8; it was read as {encoding}.', { what, file, encoding }));
     return text;
   } catch (error) {
-    throw new UsageError(`The ${what} ${file} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+    throw new UsageError(
+      t('The {what} {file} cannot be read: {error}', {
+        what,
+        file,
+        error: error instanceof Error ? error.message : String(error),
+      }),
+    );
   }
 }
 
@@ -32,7 +39,9 @@ export function loadFolder(folder: string | undefined): ReturnType<typeof loadCa
   try {
     return loadCards(folder === undefined ? readCardFiles(origin()) : readFolder(folder, origin()));
   } catch (error) {
-    throw new UsageError(`The folder of host cards cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+    throw new UsageError(
+      t('The folder of host cards cannot be read: {error}', { error: error instanceof Error ? error.message : String(error) }),
+    );
   }
 }
 
@@ -52,9 +61,16 @@ export const sampleSite = (): Site => readSites(origin())[0]!;
 /** What a JSON file describes, checked, or a usage error that says where it is not right. */
 export function readJson<Value>(file: string, { what, schema }: { what: string; schema: z.ZodType<Value> }): Value {
   const data = parseJson(readFileOrSay(file, what));
-  if ('wrong' in data) throw new UsageError(`The ${what} ${file} cannot be used: ${data.wrong}.`);
+  if ('wrong' in data) throw new UsageError(t('The {what} {file} cannot be used: {wrong}.', { what, file, wrong: data.wrong }));
   const result = schema.safeParse(data.value);
   if (result.success) return result.data;
   const [issue] = result.error.issues;
-  throw new UsageError(`The ${what} ${file} is not right at ${issue!.path.join('.') || 'its top'}: ${issue!.message}.`);
+  throw new UsageError(
+    t('The {what} {file} is not right at {path}: {issue}.', {
+      what,
+      file,
+      path: issue!.path.join('.') || t('its top'),
+      issue: issue!.message,
+    }),
+  );
 }

@@ -10,6 +10,7 @@ import { readJson as parseJson } from '../core/model/json.ts';
 import { sayFetched, sayFound, sayNews, sayOrderFinding } from '../messages/order.ts';
 import { SEVERITY_WORDS } from '../messages/severity.ts';
 import { openBook, readFileOrSay, readSite, sampleSite, UsageError } from './io.ts';
+import { t } from '../messages/t.ts';
 
 interface Options {
   newest?: string;
@@ -28,15 +29,16 @@ interface Options {
 /** A page that plays a file or a feed as one, or the same in another format; `--order` keeps it, and brings it up to date. */
 export async function order(source: string, options: Options): Promise<number> {
   const newest = options.newest === undefined ? Infinity : Number(options.newest);
-  if (!(newest > 0)) throw new UsageError('--newest takes a number from 1 on.');
-  const text = /^https?:/i.test(source) ? await fetchText(source) : readFileOrSay(source, 'running order');
+  if (!(newest > 0)) throw new UsageError(t('--newest takes a number from 1 on.'));
+  const text = /^https?:/i.test(source) ? await fetchText(source) : readFileOrSay(source, t('running order'));
   const base = /^https?:/i.test(source) ? source : undefined;
   const kept =
-    options.order !== undefined && existsSync(options.order) ? ownOrder(readFileOrSay(options.order, 'running order')) : null;
+    options.order !== undefined && existsSync(options.order) ? ownOrder(readFileOrSay(options.order, t('running order'))) : null;
   const listed = kept ? broughtUp(kept, text, { base, newest }) : begun(text, { base, source, newest });
   const made = options.transcripts === true ? await withTranscripts(listed) : listed;
   const layout = LAYOUTS.find((one) => one === options.layout);
-  if (options.layout !== undefined && !layout) throw new UsageError(`--layout takes ${LAYOUTS.join(', ')}.`);
+  if (options.layout !== undefined && !layout)
+    throw new UsageError(t('--layout takes {layouts}.', { layouts: LAYOUTS.join(', ') }));
   const whole = layout ? { ...made, layout } : made;
   if (options.order !== undefined) writeFileSync(options.order, `${JSON.stringify(whole, null, 2)}\n`);
   const written = outOf(whole, options);
@@ -47,7 +49,12 @@ export async function order(source: string, options: Options): Promise<number> {
 
 async function fetchText(address: string): Promise<string> {
   const answer = await fetch(address).catch(() => null);
-  if (!answer?.ok) throw new UsageError(`${address} does not answer${answer ? ` (${answer.status})` : ''}.`);
+  if (!answer?.ok)
+    throw new UsageError(
+      answer
+        ? t('{address} does not answer ({status}).', { address, status: answer.status })
+        : t('{address} does not answer.', { address }),
+    );
   return answer.text();
 }
 
@@ -60,7 +67,10 @@ function ownOrder(text: string): Order | null {
 
 function foundIn(text: string, base: string | undefined): Found {
   const found = readOrder(text, base);
-  if (!found) throw new UsageError(`This is neither a running order nor ${FORMATS.map(({ label }) => label).join(', ')}.`);
+  if (!found)
+    throw new UsageError(
+      t('This is neither a running order nor {formats}.', { formats: FORMATS.map(({ label }) => label).join(', ') }),
+    );
   console.error(sayFound(found.entries.length, found.left.length));
   return found;
 }
@@ -96,16 +106,17 @@ function outOf(whole: Order, options: Options): string {
   const { as = 'page' } = options;
   const format = FORMATS.find(({ id }) => id === as);
   if (format) return format.write(whole);
-  if (as !== 'page') throw new UsageError(`--as takes page, ${FORMATS.map(({ id }) => id).join(', ')}.`);
+  if (as !== 'page') throw new UsageError(t('--as takes page, {formats}.', { formats: FORMATS.map(({ id }) => id).join(', ') }));
   return pageOrCode(whole, options);
 }
 
 function pageOrCode(whole: Order, { site: file, hosts, form: wanted, address, text = false }: Options): string {
   const [book, site] = [openBook(hosts), file === undefined ? sampleSite() : readSite(file)];
   const form = ORDER_FORMS.find(({ id }) => id === wanted);
-  if (wanted !== undefined && !form) throw new UsageError(`--form takes ${ORDER_FORMS.map(({ id }) => id).join(', ')}.`);
+  if (wanted !== undefined && !form)
+    throw new UsageError(t('--form takes {forms}.', { forms: ORDER_FORMS.map(({ id }) => id).join(', ') }));
   if (form?.id === 'file' && address === undefined)
-    throw new UsageError('--form file takes --address, where the page will stand.');
+    throw new UsageError(t('--form file takes --address, where the page will stand.'));
   const page = pageOf(whole, { book, site });
   const checked = { order: whole, site, played: page.played, weight: Buffer.byteLength(page.html), reached: new Map() };
   for (const finding of checkOrder(checked))

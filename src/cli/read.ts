@@ -2,6 +2,7 @@ import { bringIn } from '../core/pipeline.ts';
 import { sayRefusal, sayRepair } from '../messages/en.ts';
 import { foundAsData } from '../programs/read.ts';
 import { openBook, readText } from './io.ts';
+import { t } from '../messages/t.ts';
 
 /** Prints every candidate of the text; each line of a list is read with the rest. */
 export async function read(argument: string, options: { json?: boolean; hosts?: string }): Promise<number> {
@@ -15,7 +16,7 @@ type Found = ReturnType<typeof bringIn>[number];
 
 function toLine({ candidate: { range, repairs }, item, refusal }: Found): string {
   const what = item
-    ? `${item.host ?? 'no host'} · ${item.kind} · ${item.form} · ${item.id ?? item.canonical}`
+    ? `${item.host ?? t('no host')} · ${item.kind} · ${item.form} · ${item.id ?? item.canonical}`
     : sayRefusal(refusal);
-  return [`${range.join('–')}: ${what}`, ...repairs.map((r) => `  put right: ${sayRepair(r)}`)].join('\n');
+  return [`${range.join('–')}: ${what}`, ...repairs.map((r) => t('  put right: {r}', { r: sayRepair(r) }))].join('\n');
 }

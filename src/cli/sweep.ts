@@ -17,6 +17,7 @@ import { readSite as readSitePages } from '../workers/readSite.ts';
 import { sweepPage } from '../messages/sweepPage.ts';
 import { reach } from './asking.ts';
 import { openBook, readJson, readSite, UsageError } from './io.ts';
+import { t } from '../messages/t.ts';
 
 interface Options {
   site?: string;
@@ -41,7 +42,7 @@ interface SiteFile {
 /** Every embed of a folder, a zip or a file: found, judged, and with `--fix` put right. 1 where findings remain. */
 export async function sweep(source: string, options: Options): Promise<number> {
   const most = Number(options.maxWarnings);
-  if (!Number.isInteger(most) || most < 0) throw new UsageError('--max-warnings takes a number from 0 on.');
+  if (!Number.isInteger(most) || most < 0) throw new UsageError(t('--max-warnings takes a number from 0 on.'));
   const settings = settingsOf(options);
   const { files, end } = /^https?:/i.test(source) ? await atAddress(source, options) : filesOf(source);
   const swept: SweptFile[] = [];
@@ -65,8 +66,8 @@ export async function sweep(source: string, options: Options): Promise<number> {
 function settingsOf({ site: siteFile, style: styleFile, rules: rulesFile, hosts }: Options): SweepSettings {
   const site = siteFile === undefined ? null : readSite(siteFile);
   if (styleFile !== undefined && !site)
-    throw new UsageError('A house style belongs to a site. Give the site too, with --site FILE.');
-  const style = styleFile === undefined ? undefined : readJson(styleFile, { what: 'house style', schema: styleSchema });
+    throw new UsageError(t('A house style belongs to a site. Give the site too, with --site FILE.'));
+  const style = styleFile === undefined ? undefined : readJson(styleFile, { what: t('house style'), schema: styleSchema });
   const rules = rulesFile === undefined ? NO_RULES : readJson(rulesFile, { what: 'rules', schema: rulesSchema });
   return { book: openBook(hosts), site, style, rules: style ? { ...rules, style: true } : rules, gone: new Set() };
 }
@@ -82,11 +83,12 @@ function tell(swept: readonly SweptFile[], { fix, since: earlier }: Options, mos
         else warnings++;
         console.log(`${file}:${line}: ${finding.severity}: ${sayFinding(finding)}`);
       }
-    for (const { line, why } of left) console.error(`${file}:${line}: left as it is: ${sayLeft(why)}`);
+    for (const { line, why } of left) console.error(t('{file}:{line}: left as it is: {why}', { file, line, why: sayLeft(why) }));
   }
   const numbers = numbersOf(swept);
   console.error(sayNumbers(numbers));
-  if (numbers.changes > 0) console.error(`${numbers.changes} ${fix ? 'changed' : 'would be changed (--fix, or --patch FILE)'}.`);
+  if (numbers.changes > 0)
+    console.error(`${numbers.changes} ${fix ? 'changed' : t('would be changed (--fix, or --patch FILE)')}.`);
   if (earlier !== undefined) {
     const before = readJson(earlier, { what: 'report', schema: reportSchema });
     console.error(saySince(since(before, reportOf(swept, fix ?? false))));
@@ -99,7 +101,7 @@ function reportAs(file: string, swept: readonly SweptFile[], { book }: SweepSett
   if (file.endsWith('.csv')) return tableOf(report);
   if (!file.endsWith('.html')) return `${JSON.stringify(report, null, 2)}\n`;
   return sweepPage(swept, numbersOf(swept), {
-    title: 'Sweep',
+    title: t('Sweep'),
     day: new Date().toISOString().slice(0, 10),
     nameOf: (host) => book.byId.get(host)?.card.name,
   });
@@ -108,9 +110,9 @@ function reportAs(file: string, swept: readonly SweptFile[], { book }: SweepSett
 /** The pages of a site, read by a Refenestra that runs; they cannot be written. */
 async function atAddress(source: string, { ask, fix }: Options): Promise<{ files: SiteFile[]; end: () => void }> {
   if (ask === undefined)
-    throw new UsageError('A site is read by a Refenestra that runs. Give its address too, with --ask ADDRESS.');
+    throw new UsageError(t('A site is read by a Refenestra that runs. Give its address too, with --ask ADDRESS.'));
   if (fix)
-    throw new UsageError('Pages at an address cannot be written. Take --patch or --report, or sweep the folder of the site.');
+    throw new UsageError(t('Pages at an address cannot be written. Take --patch or --report, or sweep the folder of the site.'));
   const files: SiteFile[] = [];
   const left: CrawlLeft[] = [];
   for await (const told of readSitePages(source, { server: await reach(ask), signal: new AbortController().signal })) {
@@ -132,7 +134,9 @@ function filesOf(source: string): { files: SiteFile[]; end: () => void } {
     if (source.endsWith('.zip')) return inZip(source);
     return { files: [onDisk(source, source.split(sep).at(-1)!)], end: () => undefined };
   } catch (error) {
-    throw new UsageError(`${source} cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+    throw new UsageError(
+      t('{source} cannot be read: {error}', { source, error: error instanceof Error ? error.message : String(error) }),
+    );
   }
 }
 
@@ -159,7 +163,8 @@ const onDisk = (path: string, name: string): SiteFile => ({
 
 function inZip(path: string): { files: SiteFile[]; end: () => void } {
   const zip = unzip(readFileSync(path), () => true);
-  if ('refusal' in zip || zip.damaged.length > 0) throw new UsageError(`${path} is no zip file that can be read whole.`);
+  if ('refusal' in zip || zip.damaged.length > 0)
+    throw new UsageError(t('{path} is no zip file that can be read whole.', { path }));
   const contents = new Map(zip.files);
   let changed = false;
   const files = [...contents.keys()].filter(containerOf).map((name) => ({

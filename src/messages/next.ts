@@ -1,22 +1,24 @@
 import type { NextStep } from '../core/proof/nextStep.ts';
+import { t } from './t.ts';
 
 /** What to do next, in one line, and what the button for it says. */
 export const NEXT_STEPS: {
   [Code in NextStep['code']]: { words: (step: Extract<NextStep, { code: Code }>) => string; press?: string };
 } = {
-  paste: { words: () => 'Paste a share link or an embed code to begin.' },
+  paste: { words: () => t('Paste a share link or an embed code to begin.') },
   fix: {
-    words: ({ count }) => (count === 1 ? '1 error stands in the way.' : `${count} errors stand in the way.`),
-    press: 'Show it',
+    words: ({ count }) => t('{count, plural, one {# error stands in the way.} other {# errors stand in the way.}}', { count }),
+    press: t('Show it'),
   },
-  prove: { words: () => 'See whether it does what you set.', press: 'Play it through' },
+  prove: { words: () => t('See whether it does what you set.'), press: t('Play it through') },
   differs: {
-    words: ({ count }) => (count === 1 ? '1 thing did not happen as asked.' : `${count} things did not happen as asked.`),
-    press: 'Show what happened',
+    words: ({ count }) =>
+      t('{count, plural, one {# thing did not happen as asked.} other {# things did not happen as asked.}}', { count }),
+    press: t('Show what happened'),
   },
-  copy: { words: () => 'It did as asked. Copy the code.' },
+  copy: { words: () => t('It did as asked. Copy the code.') },
   place: {
-    words: () => 'Copied. Once it is on your page, paste the page’s code back to see what became of it.',
-    press: 'Paste it back',
+    words: () => t('Copied. Once it is on your page, paste the page’s code back to see what became of it.'),
+    press: t('Paste it back'),
   },
 };

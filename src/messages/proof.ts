@@ -1,6 +1,7 @@
 import { showTime } from '../core/model/time.ts';
 import type { Answer, Proof, ProofRow } from '../core/proof/playThrough/proof.ts';
 import type { QuestionId } from '../core/proof/playThrough/questions/list.ts';
+import { t } from './t.ts';
 
 /** Sentences about a play-through. */
 interface Words {
@@ -18,47 +19,50 @@ const oneOf =
 
 const WORDS: Record<QuestionId, Words> = {
   loads: {
-    say: oneOf({ nothing: 'nothing is loaded before a press', host: 'the host is asked as the page opens' }),
-    ask: () => 'Did it load nothing before a press?',
+    say: oneOf({ nothing: t('nothing is loaded before a press'), host: t('the host is asked as the page opens') }),
+    ask: () => t('Did it load nothing before a press?'),
   },
   showsTitle: {
-    say: oneOf({ on: 'shows the title', off: 'shows no title' }),
-    ask: (expected) => (expected === 'off' ? 'Was the title hidden?' : 'Did it show the title?'),
+    say: oneOf({ on: t('shows the title'), off: t('shows no title') }),
+    ask: (expected) => (expected === 'off' ? t('Was the title hidden?') : t('Did it show the title?')),
   },
   begins: {
-    say: oneOf({ itself: 'begins by itself', press: 'waits for a press' }),
-    ask: (expected) => (expected === 'itself' ? 'Did it begin by itself?' : 'Did it wait for a press?'),
+    say: oneOf({ itself: t('begins by itself'), press: t('waits for a press') }),
+    ask: (expected) => (expected === 'itself' ? t('Did it begin by itself?') : t('Did it wait for a press?')),
   },
   sound: {
-    say: oneOf({ muted: 'is muted', sounding: 'has sound' }),
-    ask: (expected) => (expected === 'muted' ? 'Was it silent?' : 'Did it sound?'),
+    say: oneOf({ muted: t('is muted'), sounding: t('has sound') }),
+    ask: (expected) => (expected === 'muted' ? t('Was it silent?') : t('Did it sound?')),
   },
-  startsAt: { say: (v) => `begins at ${at(v)}`, ask: (v) => `Did it begin at ${at(v ?? 0)}?` },
-  opensAt: { say: (v) => `opens at page ${v}`, ask: (v) => `Did it open at page ${v}?` },
+  startsAt: { say: (v) => t('begins at {v}', { v: at(v) }), ask: (v) => t('Did it begin at {v}?', { v: at(v ?? 0) }) },
+  opensAt: { say: (v) => t('opens at page {v}', { v }), ask: (v) => t('Did it open at page {v}?', { v }) },
   showsControls: {
-    say: oneOf({ on: 'shows controls', off: 'shows no controls' }),
-    ask: (expected) => (expected === 'off' ? 'Were the controls hidden?' : 'Did it show controls?'),
+    say: oneOf({ on: t('shows controls'), off: t('shows no controls') }),
+    ask: (expected) => (expected === 'off' ? t('Were the controls hidden?') : t('Did it show controls?')),
   },
-  advances: { say: (v) => `turns after ${v} s`, ask: (v) => `Did it turn after ${v} seconds?` },
-  endsAt: { say: (v) => (v === 'on' ? 'plays on' : `ends at ${at(v)}`), ask: (v) => `Did it end at ${at(v ?? 0)}?` },
+  advances: { say: (v) => t('turns after {v} s', { v }), ask: (v) => t('Did it turn after {v} seconds?', { v }) },
+  endsAt: {
+    say: (v) => (v === 'on' ? t('plays on') : t('ends at {v}', { v: at(v) })),
+    ask: (v) => t('Did it end at {v}?', { v: at(v ?? 0) }),
+  },
   afterwards: {
     say: oneOf({
-      again: 'then begins again',
-      same: 'then shows its own channel’s works',
-      any: 'then shows works of others',
-      none: 'then shows no other works',
-      stops: 'then stands still',
+      again: t('then begins again'),
+      same: t('then shows its own channel’s works'),
+      any: t('then shows works of others'),
+      none: t('then shows no other works'),
+      stops: t('then stands still'),
     }),
     ask: oneOfAsked({
-      again: 'Did it begin again?',
-      same: 'Were the works at the end its own channel’s alone?',
-      none: 'Was the end free of other works?',
+      again: t('Did it begin again?'),
+      same: t('Were the works at the end its own channel’s alone?'),
+      none: t('Was the end free of other works?'),
     }),
   },
 };
 
 function oneOfAsked(words: Record<string, string>) {
-  return (expected: Answer | null): string => words[String(expected)] ?? 'Was the end as you want it?';
+  return (expected: Answer | null): string => words[String(expected)] ?? t('Was the end as you want it?');
 }
 
 /** What was seen, in a few words; where nothing was, what a person is asked. */
@@ -66,7 +70,7 @@ export const sayObserved = ({ question, expected, observed, verdict, by }: Proof
   const { say, ask } = WORDS[question as QuestionId];
   if (observed !== null) return say(observed);
   if (by === 'person' && expected !== null)
-    return verdict === 'as asked' ? say(expected) : `this did not happen: ${say(expected)}`;
+    return verdict === 'as asked' ? say(expected) : t('this did not happen: {expected}', { expected: say(expected) });
   return ask(expected);
 };
 
@@ -78,9 +82,9 @@ export const sayExpected = ({ question, expected }: ProofRow): string =>
 export function sayProof({ rows }: Pick<Proof, 'rows'>): string {
   const count = (verdict: ProofRow['verdict']): number => rows.filter((row) => row.verdict === verdict).length;
   const [wrong, unseen] = [count('differs'), count('not seen')];
-  if (wrong === 0 && unseen === 0) return 'everything happened as asked';
+  if (wrong === 0 && unseen === 0) return t('everything happened as asked');
   return [
-    ...(wrong > 0 ? [`${wrong} ${wrong === 1 ? 'thing' : 'things'} not as asked`] : []),
-    ...(unseen > 0 ? [`${unseen} could not be seen`] : []),
+    ...(wrong > 0 ? [t('{count, plural, one {# thing} other {# things}} not as asked', { count: wrong })] : []),
+    ...(unseen > 0 ? [t('{unseen} could not be seen', { unseen })] : []),
   ].join(', ');
 }

@@ -2,6 +2,8 @@ import { escapeHtml } from '../core/model/markup/escape.ts';
 import type { SweptFile } from '../core/many/sweep/found.ts';
 import type { Numbers } from '../core/many/sweep/numbers.ts';
 import { sayFinding } from './en.ts';
+import { language } from './language.ts';
+import { t } from './t.ts';
 import { SEVERITY_WORDS } from './severity.ts';
 import { sayHost, sayLeft, sayNumbers, sayShortly, type HostName } from './sweep.ts';
 
@@ -38,12 +40,12 @@ export function sweepPage(files: readonly SweptFile[], numbers: Numbers, { title
       sayHost({ host }, nameOf),
       item,
       found.map(sayFinding).join(' '),
-      change ? 'changed' : '',
+      change ? t('changed') : '',
     ]),
   );
   const left = files.flatMap((file) => file.left.map(({ line, why }) => [`${file.file}:${line}`, sayLeft(why)]));
   return `<!doctype html>
-<html lang="en">
+<html lang="${language()}">
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width">
@@ -53,10 +55,10 @@ export function sweepPage(files: readonly SweptFile[], numbers: Numbers, { title
 <body>
 <h1>${escapeHtml(title)}</h1>
 <p>${escapeHtml(day)}. ${escapeHtml(sayNumbers(numbers))}</p>
-${table('What was found', ['check', 'counts as', 'places', 'after the changes'], findings)}
-${table('Hosts', ['host', 'places', 'items', 'load before asking', 'after the changes'], hosts)}
-${table('Embeds', ['place', 'host', 'item', 'findings', ''], embeds)}
-${table('Left as it is', ['place', 'why'], left)}
+${table(t('What was found'), [t('check'), t('counts as'), t('places'), t('after the changes')], findings)}
+${table(t('Hosts'), [t('host'), t('places'), t('items'), t('load before asking'), t('after the changes')], hosts)}
+${table(t('Embeds'), [t('place'), t('host'), t('item'), t('findings'), ''], embeds)}
+${table(t('Left as it is'), [t('place'), t('why')], left)}
 </body>
 </html>
 `;

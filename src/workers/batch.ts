@@ -22,7 +22,8 @@ import { makeBook } from '../core/known/hosts/book.ts';
 import type { Providers } from '../core/known/hosts/providers.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
-import { ROW_STATES, sayRow } from '../messages/batch.ts';
+import type * as sentences from '../messages/batch.ts';
+import { speak } from '../messages/language.ts';
 import { isFull } from '../app/storage/database.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
 import { listOrders, saveOrders } from '../app/storage/orders.ts';
@@ -42,8 +43,12 @@ const AT_ONCE = 100;
 /** Milliseconds between two reports on how far it is. */
 const BETWEEN = 150;
 
+/** Sentences stand in tables that are made when their module is, so that the language is set before it is loaded. */
+type Sentences = typeof sentences;
+
 /** Of a row that was made, only its texts are kept: the rest is made again from its cells when it is asked for. */
 interface Batch {
+  sentences: Sentences;
   table: Table;
   roles: (Role | null)[];
   settings: BatchSettings;
@@ -94,7 +99,8 @@ function makeBatch(): BatchMaker {
   return {
     begin: (given, tell) =>
       run(async (signal) => {
-        const batch = (begun = newBatch(given, tell));
+        await speak(given.language);
+        const batch = (begun = newBatch(given, tell, await import('../messages/batch.ts')));
         await makeAll(batch, signal);
         if (given.asks && !signal.aborted) await askHosts(batch, signal);
         return batch;
@@ -134,13 +140,14 @@ function makeBatch(): BatchMaker {
   };
 }
 
-function newBatch(begun: BatchBegun, tell: (told: BatchTold) => void): Batch {
+function newBatch(begun: BatchBegun, tell: (told: BatchTold) => void, sentences: Sentences): Batch {
   const table = readTable(begun.text);
   const roles = begun.roles ? [...begun.roles] : recogniseColumns(table);
   const { sites, styles, site, forAll, today, id, providers } = begun;
   const { from, head, rows } = table;
   tell({ table: { from, head, roles, sample: rows.slice(0, 3), count: rows.length } });
   return {
+    sentences,
     table,
     roles,
     settings: { book: makeBook(begun.cards), sites, styles, site, forAll, today },
@@ -191,7 +198,7 @@ const lighten = (text: string): boolean => /$/.test(text);
 
 function make(current: Batch, row: number): void {
   const made = madeFor(current, row);
-  const told = sayRow(made);
+  const told = current.sentences.sayRow(made);
   const before = current.rows[row];
   const out = rowOut(made, told.length === 0 ? NOTHING_TOLD : told);
   lighten(out.code);
@@ -232,8 +239,8 @@ function report(batch: Batch): void {
   batch.tell({ progress: { states: states.slice(), done: rows.length, coded, asked, toAsk, unasked: unasked.size } });
 }
 
-function written({ table, rows }: Batch, kind: BatchFile, title: string): string | Uint8Array<ArrayBuffer> {
-  if (kind === 'csv') return tableWithCodes(table, rows, ROW_STATES);
+function written({ table, rows, sentences }: Batch, kind: BatchFile, title: string): string | Uint8Array<ArrayBuffer> {
+  if (kind === 'csv') return tableWithCodes(table, rows, sentences.ROW_STATES);
   if (kind === 'html') return pageOfCodes(rows, title);
   return zipSync(Object.fromEntries(Object.entries(filesOfCodes(rows)).map(([name, text]) => [name, strToU8(text)])));
 }

@@ -1,3 +1,4 @@
+import type { Language } from '../messages/language.ts';
 import type { Role } from '../core/many/batch/columns.ts';
 import type { RowOut } from '../core/many/batch/row.ts';
 import type { Table } from '../core/many/batch/table.ts';
@@ -31,6 +32,8 @@ export interface CoverMaker {
 
 /** What a batch is made of: everything that the worker needs to know. */
 export interface BatchBegun {
+  /** The one that findings are told in. */
+  language: Language;
   text: string;
   /** What each column says; null lets the worker recognise it. */
   roles: readonly (Role | null)[] | null;

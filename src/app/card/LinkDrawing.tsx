@@ -6,6 +6,7 @@ import { isFree, partsOf, type PartIs, type SaidPart } from '../../core/teach/pa
 import { itemOf } from '../../core/teach/plain.ts';
 import { arrowStep, useDrag } from '../ui/useDrag.ts';
 import { Taken } from './Taken.tsx';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   card: HostCard;
@@ -17,7 +18,7 @@ interface Props {
   move: (edge: MovedEdge) => void;
 }
 
-const PART_WORDS: Record<PartIs, string> = { item: 'names the item', any: 'any text', same: 'always the same' };
+const PART_WORDS: Record<PartIs, string> = { item: t('names the item'), any: t('any text'), same: t('always the same') };
 
 /** A share link taken apart, each part to be put right in its place: what it is, and where it begins and ends. */
 export function LinkDrawing({ card, form, book, links, say, move }: Props): ReactElement {
@@ -34,10 +35,10 @@ export function LinkDrawing({ card, form, book, links, say, move }: Props): Reac
   const behind = url.origin.length + url.pathname.length;
   return (
     <>
-      <ul className="link-parts" aria-label="The share link, taken apart">
+      <ul className="link-parts" aria-label={t('The share link, taken apart')}>
         <li className="part" data-role="host">
           <code>{url.origin}</code>
-          <small>the host</small>
+          <small>{t('the host')}</small>
         </li>
         {segments.map((pieces, i) => (
           <li key={i} className="segment">
@@ -66,7 +67,7 @@ export function LinkDrawing({ card, form, book, links, say, move }: Props): Reac
         {example!.length > behind && <Taken address={example!} book={book} from={behind} />}
       </ul>
       <p className="stuck" role="status">
-        {stuck && 'It stays where it was: another example, or the frame address, does not have it so.'}
+        {stuck && t('It stays where it was: another example, or the frame address, does not have it so.')}
       </p>
     </>
   );
@@ -101,7 +102,11 @@ const Fixed = ({ text, is, judge }: FixedProps): ReactElement => (
 
 function Judged({ text, is, judge }: { text: string; is: PartIs; judge: (is: SaidPart['is']) => void }): ReactElement {
   return (
-    <select aria-label={`What “${text}” is`} value={is} onChange={({ target }) => judge(target.value as SaidPart['is'])}>
+    <select
+      aria-label={t('What “{text}” is', { text })}
+      value={is}
+      onChange={({ target }) => judge(target.value as SaidPart['is'])}
+    >
       <option value="same">{PART_WORDS.same}</option>
       <option value="any">{PART_WORDS.any}</option>
     </select>
@@ -157,11 +162,13 @@ function Edge({ text, side, width, move }: EdgeProps): ReactElement {
       className="edge"
       data-moved={by !== 0}
       style={{ translate: `${by * width()}px 0` }}
-      aria-label={`Where “${text}” ${side === 'start' ? 'begins' : 'ends'}`}
+      aria-label={side === 'start' ? t('Where “{text}” begins', { text }) : t('Where “{text}” ends', { text })}
       aria-valuemin={-text.length}
       aria-valuemax={text.length}
       aria-valuenow={by}
-      aria-valuetext={`${side === 'start' ? 'before' : 'behind'} “${side === 'start' ? text.charAt(0) : text.slice(-1)}”`}
+      aria-valuetext={
+        side === 'start' ? t('before “{sign}”', { sign: text.charAt(0) }) : t('behind “{sign}”', { sign: text.slice(-1) })
+      }
       onKeyDown={(event) => {
         const step = Math.sign(arrowStep(event));
         if (step === 0) return;

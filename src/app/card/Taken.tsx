@@ -3,6 +3,7 @@ import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import type { HostBook } from '../../core/known/hosts/book.ts';
 import { bringIn } from '../../core/pipeline.ts';
 import { sayMeaning } from '../../messages/en.ts';
+import { t } from '../../messages/t.ts';
 
 /** The parts of an address as the card takes it, each with what it is; from a place on, where one is given. */
 export function Taken({ address, book, from = 0 }: { address: string; book: HostBook; from?: number }): ReactElement {
@@ -17,7 +18,7 @@ export function Taken({ address, book, from = 0 }: { address: string; book: Host
           data-role={meaning.role === 'identity' && meaning.name === 'any words' ? 'free' : meaning.role}
         >
           <code>{address.slice(...range)}</code>
-          <small>{meaning.role === 'form' ? 'always the same' : sayMeaning(meaning)}</small>
+          <small>{meaning.role === 'form' ? t('always the same') : sayMeaning(meaning)}</small>
         </li>
       ))}
     </>

@@ -3,13 +3,14 @@ import { copyText } from '../copyText.ts';
 import { selectEmbed, selectWork } from '../state/selectors.ts';
 import { codeCopied, copyConfirmed } from '../state/view.ts';
 import type { Command } from './command.ts';
+import { t } from '../../messages/t.ts';
 
 /** How long the button says that it was done, in milliseconds. */
 const CONFIRMED = 2500;
 
 export const copyCode: Command = {
   id: 'copyCode',
-  label: 'Copy the code',
+  label: t('Copy the code'),
   keys: 'c',
   run: (store, act) => {
     const embed = selectEmbed(store.getState());

@@ -1,9 +1,10 @@
 import { finderShown } from '../state/view.ts';
 import type { Command } from './command.ts';
+import { t } from '../../messages/t.ts';
 
 export const findAnything: Command = {
   id: 'findAnything',
-  label: 'Find anything',
+  label: t('Find anything'),
   keys: 'ctrl+k',
   whileTyping: true,
   run: (store, act) => {

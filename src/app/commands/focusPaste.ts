@@ -1,8 +1,9 @@
 import type { Command } from './command.ts';
+import { t } from '../../messages/t.ts';
 
 export const focusPaste: Command = {
   id: 'focusPaste',
-  label: 'Go to the paste line',
+  label: t('Go to the paste line'),
   keys: 'p',
   run: (_, act) => {
     const line = document.querySelector<HTMLElement>('[data-paste-line]');

@@ -5,6 +5,7 @@ import { focusPaste } from './focusPaste.ts';
 import { playOrPause } from './playOrPause.ts';
 import { redo } from './redo.ts';
 import { showShortcuts } from './showShortcuts.ts';
+import { switchLanguage } from './switchLanguage.ts';
 import { switchTheme } from './switchTheme.ts';
 import { toggleCode } from './toggleCode.ts';
 import { toggleSettings } from './toggleSettings.ts';
@@ -22,5 +23,6 @@ export const COMMANDS = [
   toggleSettings,
   toggleCode,
   switchTheme,
+  switchLanguage,
   showShortcuts,
 ] as const;

@@ -1,11 +1,12 @@
 import { askPlayer } from '../state/playerLink.ts';
 import { selectItem } from '../state/selectors.ts';
 import type { Command } from './command.ts';
+import { t } from '../../messages/t.ts';
 
 /** Without sound, since browsers hold sound back until the visitor has pressed in the player itself. */
 export const playOrPause: Command = {
   id: 'playOrPause',
-  label: 'Play the preview without sound, or pause it',
+  label: t('Play the preview without sound, or pause it'),
   keys: ' ',
   run: (store, act) => {
     const { playing, time, page } = store.getState().view.player;

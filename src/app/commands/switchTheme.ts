@@ -1,10 +1,11 @@
 import { savePreference } from '../storage/database.ts';
 import { storageFound, themeChosen } from '../state/view.ts';
 import type { Command } from './command.ts';
+import { t } from '../../messages/t.ts';
 
 export const switchTheme: Command = {
   id: 'switchTheme',
-  label: 'Light or dark theme',
+  label: t('Light or dark theme'),
   keys: 't',
   run: (store, act) => {
     if (act) {

@@ -1,9 +1,10 @@
 import { undone } from '../state/bench.ts';
 import type { Command } from './command.ts';
+import { t } from '../../messages/t.ts';
 
 export const undo: Command = {
   id: 'undo',
-  label: 'Undo',
+  label: t('Undo'),
   keys: 'ctrl+z',
   run: (store, act) => {
     const can = store.getState().bench.past.length > 0;

@@ -4,6 +4,7 @@ import type { Seen } from '../../core/proof/playThrough/proof.ts';
 import { fromPreview, type Looks, type ToPreview } from '../../preview/messages.ts';
 import { PREVIEW } from '../preview.ts';
 import type { Stage } from './run.ts';
+import { t } from '../../messages/t.ts';
 
 interface Setting {
   /** Element that the page is put into. */
@@ -78,7 +79,7 @@ function visitorFrame(pressed: boolean): HTMLIFrameElement {
   frame.setAttribute('sandbox', 'allow-scripts allow-same-origin allow-popups allow-forms allow-presentation');
   // The press that began the run stands for the visitor's own, and for nothing where the visitor has not pressed yet.
   frame.allow = `fullscreen; picture-in-picture; encrypted-media${pressed ? '; autoplay' : ''}`;
-  frame.title = 'The play-through';
+  frame.title = t('The play-through');
   frame.src = `${PREVIEW}/`;
   return frame;
 }

@@ -4,6 +4,7 @@ import { saveSite } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownSitesRead } from './world.ts';
+import { t } from '../../messages/t.ts';
 
 /** Keeps a site; it can be used at once, even where the browser keeps nothing. */
 export async function keepSite(store: Store, site: Site): Promise<void> {
@@ -15,9 +16,15 @@ export async function keepSite(store: Store, site: Site): Promise<void> {
 /** The site that a file holds, or the sentence that says why it holds none; nothing is written yet. */
 export function readSiteFile(text: string): { site: Site } | { wrong: string } {
   const data = readJson(text);
-  if ('wrong' in data) return { wrong: `This is no site: ${data.wrong}. Choose a file that was exported here.` };
+  if ('wrong' in data)
+    return { wrong: t('This is no site: {wrong}. Choose a file that was exported here.', { wrong: data.wrong }) };
   const read = siteSchema.safeParse(data.value);
   if (read.success) return { site: read.data };
   const [issue] = read.error.issues;
-  return { wrong: `This is no site: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.` };
+  return {
+    wrong: t('This is no site: at {path}, {issue}. Nothing was taken.', {
+      path: issue!.path.join('.') || t('its top'),
+      issue: issue!.message,
+    }),
+  };
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { server } from './server.ts';
+import { t } from '../../messages/t.ts';
 
 const operation = z.object({
   summary: z.string(),
@@ -75,6 +76,6 @@ export const programs = server.injectEndpoints({
 /** Rows of a job, one JSON text a line, as they are made so far. */
 export async function rowsOf(id: string, key: string): Promise<string> {
   const answer = await fetch(`/api/jobs/${id}/rows`, withKey(key));
-  if (!answer.ok) throw new Error(`the rows were refused: ${answer.status}`);
+  if (!answer.ok) throw new Error(t('the rows were refused: {status}', { status: answer.status }));
   return answer.text();
 }

@@ -1,9 +1,11 @@
-import { settingOf, type SettingId } from '../../core/known/settings/list.ts';
+import type { SettingId } from '../../core/known/settings/list.ts';
 import type { Moment } from '../../core/model/setting.ts';
 import { saySetting } from '../../messages/en.ts';
 import { MOMENT_NAMES } from '../../messages/moments.ts';
 import { selectCard, selectEmbed, selectStations } from './selectors.ts';
 import type { State } from './store.ts';
+import { t } from '../../messages/t.ts';
+import { labelOf, helpOf } from '../../messages/labels.ts';
 
 /** A setting as it is found by typing. */
 export interface SettingOption {
@@ -23,13 +25,12 @@ export function selectSettingOptions(state: State, listed: Moment | 'all'): Sett
   const option =
     (group: string) =>
     (id: SettingId): SettingOption => {
-      const { label, help: more } = settingOf(id);
-      return { id, group, label, words: saySetting(id, settings[id]), more };
+      return { id, group, label: labelOf(id), words: saySetting(id, settings[id]), more: helpOf(id) };
     };
-  const host = selectCard(state)?.name ?? 'this host';
+  const host = selectCard(state)?.name ?? t('this host');
   return [
     ...moments.flatMap((moment) => stations[moment].offered.map(option(MOMENT_NAMES[moment].name))),
-    ...moments.flatMap((moment) => stations[moment]['not offered'].map(option(`Not offered by ${host}`))),
-    ...moments.flatMap((moment) => stations[moment]['not applicable'].map(option('Not for this kind'))),
+    ...moments.flatMap((moment) => stations[moment]['not offered'].map(option(t('Not offered by {host}', { host })))),
+    ...moments.flatMap((moment) => stations[moment]['not applicable'].map(option(t('Not for this kind')))),
   ];
 }

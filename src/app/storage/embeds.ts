@@ -15,6 +15,7 @@ import type { Made } from '../../core/keeping/shelf/record.ts';
 import type { Work } from '../../core/keeping/shelf/work.ts';
 import { announce } from './announce.ts';
 import { database } from './database.ts';
+import { t } from '../../messages/t.ts';
 
 /** An embed with all that belongs to it. */
 export interface Whole {
@@ -180,7 +181,7 @@ export async function duplicateEmbed(id: string, now: number): Promise<string | 
   const made: SavedEmbed = { ...embed, id: copy, work: { ...embed.work, id: copy }, made: now, changed: now };
   await putWholes([
     {
-      embed: { ...made, title: `${embed.title} (copy)`, stage: 'draft', placed: [], revision: 1 },
+      embed: { ...made, title: t('{embed} (copy)', { embed: embed.title }), stage: 'draft', placed: [], revision: 1 },
       versions: [],
       ...(picture && { picture: { ...picture, id: copy } }),
     },

@@ -5,13 +5,16 @@ import { noticed } from '../state/view.ts';
 import { saveUnwritten } from './saveUnwritten.ts';
 import { selectGivenStatus } from '../state/answers.ts';
 import { ONCE, server } from '../state/server.ts';
+import { t } from '../../messages/t.ts';
+import { rich } from './rich.tsx';
 
 const LOOK_AGAIN = 5000;
 
 const NOTICES = {
-  forked:
+  forked: t(
     'This embed was changed in another window at the same time. That one stays as it is on the Shelf; what you change here goes on as a copy.',
-  followed: 'This embed was changed elsewhere, and is shown here as it is now.',
+  ),
+  followed: t('This embed was changed elsewhere, and is shown here as it is now.'),
 } as const;
 
 /** What is out of order with the application itself: the server gone, or nothing kept. */
@@ -35,11 +38,13 @@ export function Banner(): ReactElement | null {
       {!serverAnswers && (
         <>
           <span>
-            The server of Refenestra does not answer, so the preview stands still and hosts cannot be asked. What you have made is
-            kept in this browser. Start the server again with <code>npm start</code>.
+            {rich(
+              'The server of Refenestra does not answer, so the preview stands still and hosts cannot be asked. What you have made is kept in this browser. Start the server again with <code>npm start</code>.',
+              { code: (inside) => <code>{inside}</code> },
+            )}
           </span>
           <Button variant="outlined" onClick={look}>
-            Look again
+            {t('Look again')}
           </Button>
         </>
       )}
@@ -47,38 +52,42 @@ export function Banner(): ReactElement | null {
         <>
           <span>{NOTICES[notice]}</span>
           <Button variant="outlined" onClick={() => dispatch(noticed(null))}>
-            Understood
+            {t('Understood')}
           </Button>
         </>
       )}
       {storage === 'missing' && (
         <span>
-          This window keeps no data (a private window, perhaps): everything works, but is gone when the window closes. Copy the
-          code before you leave, or open Refenestra in an ordinary window.
+          {t(
+            'This window keeps no data (a private window, perhaps): everything works, but is gone when the window closes. Copy the code before you leave, or open Refenestra in an ordinary window.',
+          )}
         </span>
       )}
       {storage === 'full' && (
         <>
           <span>
-            The browser has no room left. What was saved before is still there.{' '}
-            {unwritten.length === 1 ? 'One embed waits' : `${unwritten.length} embeds wait`} to be saved, and will be as soon as
-            there is room: remove some embeds from the Shelf, or save {unwritten.length === 1 ? 'it' : 'them'} as a file.
+            {t(
+              'The browser has no room left. What was saved before is still there. {count, plural, one {One embed waits to be saved, and will be as soon as there is room: remove some embeds from the Shelf, or save it as a file.} other {# embeds wait to be saved, and will be as soon as there is room: remove some embeds from the Shelf, or save them as a file.}}',
+              { count: unwritten.length },
+            )}
           </span>
           <Button variant="outlined" onClick={() => void saveUnwritten(unwritten)}>
-            Save as a file
+            {t('Save as a file')}
           </Button>
         </>
       )}
       {storage === 'blocked' && (
         <span>
-          Another window holds an older Refenestra open, and so nothing can be saved here. Close the other windows of Refenestra,
-          then load this one anew.
+          {t(
+            'Another window holds an older Refenestra open, and so nothing can be saved here. Close the other windows of Refenestra, then load this one anew.',
+          )}
         </span>
       )}
       {storage === 'silent' && (
         <span>
-          The browser’s store does not answer. Close the other windows of Refenestra and start the browser anew; until then copy
-          the code of what you make, since it is not kept.
+          {t(
+            'The browser’s store does not answer. Close the other windows of Refenestra and start the browser anew; until then copy the code of what you make, since it is not kept.',
+          )}
         </span>
       )}
     </div>

@@ -1,5 +1,6 @@
 import { Button, Dialog, DialogContent, DialogTitle } from '@mui/material';
 import { useId, type ReactElement, type ReactNode } from 'react';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   title: string;
@@ -22,7 +23,7 @@ export function DialogFrame({ title, close, wide = false, className, actions, ch
         <div className="dialog-ways">
           {actions}
           <Button variant="outlined" onClick={close}>
-            Close
+            {t('Close')}
           </Button>
         </div>
       </DialogContent>

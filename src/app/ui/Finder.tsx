@@ -16,6 +16,7 @@ import type { Findable } from './bestMatches.ts';
 import { FinderBox } from './FinderBox.tsx';
 import { SCREENS } from './screens.ts';
 import { writeKeys } from './writeKeys.ts';
+import { t } from '../../messages/t.ts';
 
 /** Something to go to, or to do. */
 interface Target extends Findable {
@@ -42,21 +43,21 @@ export function Finder(): ReactElement {
     return [
       ...COMMANDS.filter(({ id, run }) => id !== 'findAnything' && run(store, false)).map(({ id, label, keys, run }) => ({
         id,
-        group: 'Do',
+        group: t('Do'),
         label,
         words: writeKeys(keys),
         act: () => void run(store, true),
       })),
       ...SCREENS.map(({ path, name, about }) => ({
         id: path,
-        group: 'Screens',
+        group: t('Screens'),
         label: name,
         words: about,
         act: to(path === '/' ? bench : path),
       })),
       ...selectSettingOptions(state, 'all').map((option) => ({
         ...option,
-        group: 'Settings of the embed on the Bench',
+        group: t('Settings of the embed on the Bench'),
         act: () => {
           if (pathname !== bench) void navigate(bench);
           dispatch(tokenOpened(option.id));
@@ -64,23 +65,23 @@ export function Finder(): ReactElement {
       })),
       ...(embeds ?? []).map(({ id, title, host, kind, tags }) => ({
         id,
-        group: 'On the Shelf',
-        label: title || 'Without a title',
+        group: t('On the Shelf'),
+        label: title || t('Without a title'),
         words: [KIND_WORDS[kind] ?? kind, cards.find((card) => card.id === host)?.name].filter(Boolean).join(', '),
         more: tags.join(' '),
         act: to(`/bench/${id}`),
       })),
       ...(orders ?? []).map(({ order: { id, name } }) => ({
         id,
-        group: 'Running orders',
-        label: name || 'Without a name',
+        group: t('Running orders'),
+        label: name || t('Without a name'),
         words: '',
         act: to(`/orders/${id}`),
       })),
-      ...sites.map(({ id, name, address }) => ({ id, group: 'Sites', label: name, words: address, act: to(`/sites/${id}`) })),
+      ...sites.map(({ id, name, address }) => ({ id, group: t('Sites'), label: name, words: address, act: to(`/sites/${id}`) })),
       ...cards.map(({ id, name, origins }) => ({
         id,
-        group: 'Hosts',
+        group: t('Hosts'),
         label: name,
         words: Object.values(origins).flat()[0] ?? '',
         act: to(`/hosts/${id}`),
@@ -89,11 +90,11 @@ export function Finder(): ReactElement {
   }, [store, navigate, dispatch, pathname, bench, embeds, orders, sites, cards]);
   return (
     <Dialog open onClose={close} slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}>
-      <DialogTitle className="hidden-words">Find anything</DialogTitle>
+      <DialogTitle className="hidden-words">{t('Find anything')}</DialogTitle>
       <FinderBox
-        label="Find anything"
+        label={t('Find anything')}
         options={targets}
-        nothing="Nothing is called so."
+        nothing={t('Nothing is called so.')}
         choose={({ act }) => {
           close();
           // A dialog that goes gives the focus back to where it was; what is done may want it elsewhere.

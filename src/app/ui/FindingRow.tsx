@@ -2,6 +2,7 @@ import './finding.css';
 import type { ReactElement, ReactNode } from 'react';
 import type { Severity } from '../../core/steps/check/finding.ts';
 import { SEVERITY_WORDS } from '../../messages/severity.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   severity: Severity;
@@ -19,7 +20,7 @@ export const FindingRow = ({ severity, words, about, children }: Props): ReactEl
     <span>
       {words}
       <details className="why">
-        <summary>Why</summary>
+        <summary>{t('Why')}</summary>
         {about}
       </details>
     </span>

@@ -3,14 +3,19 @@ import type { ReactElement } from 'react';
 import { severityOf, type Loss } from '../../core/proof/pasteBack/loss.ts';
 import { sayLoss } from '../../messages/pasteBack.ts';
 import { SEVERITY_WORDS } from '../../messages/severity.ts';
+import { t } from '../../messages/t.ts';
 
 /** What a site took out of a code, or changed in it. */
 export const Losses = ({ losses }: { losses: readonly Loss[] }): ReactElement =>
   losses.length === 0 ? (
-    <h3>Everything is there, as it was given.</h3>
+    <h3>{t('Everything is there, as it was given.')}</h3>
   ) : (
     <>
-      <h3>{losses.length === 1 ? 'One thing is' : `${losses.length} things are`} not as they were given</h3>
+      <h3>
+        {t('{count, plural, one {One thing is not as it was given} other {# things are not as they were given}}', {
+          count: losses.length,
+        })}
+      </h3>
       <ul className="losses">
         {losses.map((loss, i) => (
           <li key={i} className="finding" data-severity={severityOf(loss)}>

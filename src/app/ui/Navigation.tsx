@@ -4,6 +4,7 @@ import type { Command } from '../commands/command.ts';
 import { findAnything } from '../commands/findAnything.ts';
 import { redo } from '../commands/redo.ts';
 import { showShortcuts } from '../commands/showShortcuts.ts';
+import { OTHER_LANGUAGE, switchLanguage } from '../commands/switchLanguage.ts';
 import { switchTheme } from '../commands/switchTheme.ts';
 import { undo } from '../commands/undo.ts';
 import { NOTHING_OPENED } from '../state/bench.ts';
@@ -16,6 +17,7 @@ import {
   BookSign,
   ConnectSign,
   FindSign,
+  LanguageSign,
   OrdersSign,
   ThemeSign,
   ShortcutsSign,
@@ -27,6 +29,7 @@ import {
 import { SCREENS } from './screens.ts';
 import { useCommand } from './useCommand.ts';
 import { writeKeys } from './writeKeys.ts';
+import { t } from '../../messages/t.ts';
 
 const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
   '/': <BenchSign />,
@@ -43,7 +46,7 @@ const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
 export function Navigation(): ReactElement {
   const id = useAppSelector((state) => state.bench.present.id);
   return (
-    <nav className="navigation" aria-label="Screens">
+    <nav className="navigation" aria-label={t('Screens')}>
       <span className="navigation-mark" aria-hidden="true">
         <PaneAjar />
       </span>
@@ -57,11 +60,12 @@ export function Navigation(): ReactElement {
         />
       ))}
       <span className="navigation-gap" />
-      <CommandButton command={findAnything} sign={<FindSign />} words="Find" />
-      <CommandButton command={undo} sign={<BackSign />} words="Undo" />
-      <CommandButton command={redo} sign={<AgainSign />} words="Redo" />
-      <CommandButton command={switchTheme} sign={<ThemeSign />} words="Theme" className="for-wide" />
-      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words="Shortcuts" className="for-wide" />
+      <CommandButton command={findAnything} sign={<FindSign />} words={t('Find')} />
+      <CommandButton command={undo} sign={<BackSign />} words={t('Undo')} />
+      <CommandButton command={redo} sign={<AgainSign />} words={t('Redo')} />
+      <CommandButton command={switchTheme} sign={<ThemeSign />} words={t('Theme')} className="for-wide" />
+      <CommandButton command={switchLanguage} sign={<LanguageSign />} words={OTHER_LANGUAGE} className="for-wide" />
+      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words={t('Shortcuts')} className="for-wide" />
     </nav>
   );
 }

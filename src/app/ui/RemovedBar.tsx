@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { removedLately, storageFound } from '../state/view.ts';
 import { putBack } from '../storage/removed.ts';
+import { t } from '../../messages/t.ts';
 
 /** Milliseconds for which the way back stands there; whoever points at it has more. */
 const LONG = 20_000;
@@ -28,10 +29,10 @@ export function RemovedBar(): ReactElement | null {
       open
       autoHideDuration={LONG}
       onClose={(_, why) => why !== 'clickaway' && forget()}
-      message={`“${removed.name}” is removed.`}
+      message={t('“{name}” is removed.', { name: removed.name })}
       action={
         <Button size="small" color="inherit" onClick={undo}>
-          Undo
+          {t('Undo')}
         </Button>
       }
       // Above the screens' own bar, which is at the bottom on a phone.

@@ -4,6 +4,7 @@ import { frequentWords } from '../../core/order/cues/frequent.ts';
 import type { Cue } from '../../core/order/order.ts';
 import { selectSite } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
+import { t } from '../../messages/t.ts';
 
 /** As many words as tell what a recording is about. */
 const MOST = 12;
@@ -18,11 +19,11 @@ interface Props {
 export function SaidMost({ transcript, jump }: Props): ReactElement {
   const language = useAppSelector((state) => selectSite(state)?.language ?? 'en');
   const found = useMemo(() => frequentWords(transcript, { language, most: MOST }), [transcript, language]);
-  if (found.length === 0) return <small className="quiet">No word occurs twice.</small>;
+  if (found.length === 0) return <small className="quiet">{t('No word occurs twice.')}</small>;
   return (
-    <ul className="said-most" aria-label="Said most">
+    <ul className="said-most" aria-label={t('Said most')}>
       {found.map(({ word, count, first }) => {
-        const when = `${count} times, from ${showTime(Math.floor(first))}`;
+        const when = t('{count} times, from {first}', { count, first: showTime(Math.floor(first)) });
         return (
           <li key={word}>
             {jump ? (

@@ -4,6 +4,8 @@ import type { Setting } from '../../core/model/setting.ts';
 import { parseValue, type SettingValue } from '../../core/model/values.ts';
 import type { SettingId } from '../../core/known/settings/list.ts';
 import { sayOption, sayWrongValue } from '../../messages/en.ts';
+import { t } from '../../messages/t.ts';
+import { labelOf } from '../../messages/labels.ts';
 
 interface Props {
   possible: readonly Setting<SettingId>[];
@@ -24,15 +26,15 @@ export function SettingPick({ possible, words, take }: Props): ReactElement {
   const wrong = written.trim() !== '' && value === undefined;
   return (
     <>
-      <select aria-label="Which setting" value={setting.id} onChange={(event) => setId(event.target.value as SettingId)}>
+      <select aria-label={t('Which setting')} value={setting.id} onChange={(event) => setId(event.target.value as SettingId)}>
         {possible.map((one) => (
           <option key={one.id} value={one.id}>
-            {one.label}
+            {labelOf(one.id)}
           </option>
         ))}
       </select>
       {options ? (
-        <select aria-label="Its value" value={written} onChange={(event) => setText(event.target.value)}>
+        <select aria-label={t('Its value')} value={written} onChange={(event) => setText(event.target.value)}>
           {options.map((option) => (
             <option key={option} value={option}>
               {sayOption(setting.id, option)}
@@ -40,7 +42,7 @@ export function SettingPick({ possible, words, take }: Props): ReactElement {
           ))}
         </select>
       ) : (
-        <input aria-label="Its value" value={text} aria-invalid={wrong} onChange={(event) => setText(event.target.value)} />
+        <input aria-label={t('Its value')} value={text} aria-invalid={wrong} onChange={(event) => setText(event.target.value)} />
       )}
       <Button
         variant="outlined"

@@ -4,13 +4,14 @@ import { COMMANDS } from '../commands/list.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { writeKeys } from './writeKeys.ts';
 import { shortcutsShown } from '../state/view.ts';
+import { t } from '../../messages/t.ts';
 
 export function Shortcuts(): ReactElement {
   const dispatch = useAppDispatch();
   const close = (): void => void dispatch(shortcutsShown(false));
   return (
     <Dialog open={useAppSelector((state) => state.view.shortcuts)} onClose={close} aria-labelledby="shortcuts-title">
-      <DialogTitle id="shortcuts-title">Shortcuts</DialogTitle>
+      <DialogTitle id="shortcuts-title">{t('Shortcuts')}</DialogTitle>
       <DialogContent>
         <table>
           <tbody>
@@ -26,10 +27,12 @@ export function Shortcuts(): ReactElement {
             ))}
           </tbody>
         </table>
-        <p>Single keys work while no field has the focus. On marks and handles, arrow keys move by one, with shift by ten.</p>
+        <p>
+          {t('Single keys work while no field has the focus. On marks and handles, arrow keys move by one, with shift by ten.')}
+        </p>
       </DialogContent>
       <DialogActions>
-        <Button onClick={close}>Close</Button>
+        <Button onClick={close}>{t('Close')}</Button>
       </DialogActions>
     </Dialog>
   );

@@ -26,6 +26,9 @@ export const ConnectSign = (): ReactElement => draw('M2.5 3.5h6v6h-6z M11.5 10.5
 export const BackSign = (): ReactElement => draw('M4 7h8a4 4 0 0 1 0 8H7 M4 7l3-3 M4 7l3 3');
 export const AgainSign = (): ReactElement => draw('M16 7H8a4 4 0 0 0 0 8h5 M16 7l-3-3 M16 7l-3 3');
 export const ThemeSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 10z M10 2.5v15', 'M10 4l5 6-5 6z');
+/** Two panes that say the same, each in lines of its own length. */
+export const LanguageSign = (): ReactElement =>
+  draw('M2.5 3.5h6.5v13H2.5z M11 3.5h6.5v13H11z M4.5 7h2.5 M4.5 10h1.5 M13 7h2.5 M13 10h2.5 M13 13h1.5');
 export const ShortcutsSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');
 /** Leaves hung one under the other, the first ajar. */
 export const OrdersSign = (): ReactElement =>

@@ -1,4 +1,5 @@
 import './batch.css';
+import { language } from '../../../messages/language.ts';
 import { useDeferredValue, useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { batchOf, findBatch, keepBatch, type KeptBatch } from '../../batch/run.ts';
@@ -38,6 +39,7 @@ export function Batch(): ReactElement {
     const world = store.getState();
     const { text, roles, forAll, asks } = next;
     run.begin({
+      language: language(),
       id: next.batch,
       text,
       roles,

@@ -6,6 +6,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { SitePick } from '../../ui/SitePick.tsx';
 import { readText, type NamedText } from '../../ui/files.ts';
+import { showNumber, t } from '../../../messages/t.ts';
 
 interface Props {
   batch: KeptBatch;
@@ -15,7 +16,7 @@ interface Props {
 }
 
 /** The file, and how it was read where that had to be guessed. */
-const nameOf = ({ name, guessed }: NamedText): string => (guessed ? `${name}, read as ${guessed}` : name);
+const nameOf = ({ name, guessed }: NamedText): string => (guessed ? t('{name}, read as {guessed}', { name, guessed }) : name);
 
 const example = (link: string): string => `link;title;start\n${link};The sluice opens;0:42`;
 
@@ -45,12 +46,12 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
   };
   return (
     <div className="batch batch-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
-      <h1>Batch</h1>
+      <h1>{t('Batch')}</h1>
       <label className="batch-text">
         <span id="batch-words">
-          Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed
+          {t('Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed')}
           {batch.name && <small> · {batch.name}</small>}
-          {long && <small> · {lines.toLocaleString('en')} lines, of which the first stand here</small>}
+          {long && <small>{t(' · {lines} lines, of which the first stand here', { lines: showNumber(lines) })}</small>}
         </span>
         <textarea
           aria-labelledby="batch-words"
@@ -64,23 +65,23 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
       </label>
       <div className="batch-ways">
         <FileButton
-          words="Open a file"
+          words={t('Open a file')}
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"
           give={([file]) => take(file!.text, nameOf(file!))}
         />
-        {long && <Button onClick={() => take('')}>Empty the field</Button>}
-        {batch.text === '' && <Button onClick={() => take(example(link))}>Try an example</Button>}
+        {long && <Button onClick={() => take('')}>{t('Empty the field')}</Button>}
+        {batch.text === '' && <Button onClick={() => take(example(link))}>{t('Try an example')}</Button>}
         <SitePick site={batch.site} choose={(site) => change({ site })} />
         <label className="tick">
           <input type="checkbox" checked={batch.asks} onChange={(event) => change({ asks: event.target.checked })} />
-          Ask the hosts for titles, shapes and covers
+          {t('Ask the hosts for titles, shapes and covers')}
         </label>
         <Button variant="contained" disabled={!ready || batch.text.trim() === ''} onClick={() => begin()}>
-          Make the codes
+          {t('Make the codes')}
         </Button>
       </div>
       <p className="quiet">
-        Each row starts from the house style of its site. Nothing is written to the Shelf before you say so.
+        {t('Each row starts from the house style of its site. Nothing is written to the Shelf before you say so.')}
       </p>
     </div>
   );

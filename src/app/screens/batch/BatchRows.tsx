@@ -9,6 +9,7 @@ import type { BatchRun, BatchState, KeptBatch } from '../../batch/run.ts';
 import { saveFile } from '../../ui/files.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { RowList } from './RowList.tsx';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   run: BatchRun;
@@ -36,8 +37,11 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
   return (
     <div className="batch">
       <header className="batch-head">
-        <h1>Batch{batch.name && <small> {batch.name}</small>}</h1>
-        <div className="batch-counts" role="group" aria-label="Rows shown">
+        <h1>
+          {t('Batch')}
+          {batch.name && <small> {batch.name}</small>}
+        </h1>
+        <div className="batch-counts" role="group" aria-label={t('Rows shown')}>
           {(['all', 'person', 'look', 'done'] as const).map((one) => (
             <button
               key={one}
@@ -53,19 +57,21 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
         </div>
         {running ? (
           <Button variant="outlined" onClick={run.cancel}>
-            Cancel
+            {t('Cancel')}
           </Button>
         ) : (
           <Outs run={run} batch={batch} some={coded > 0} />
         )}
-        <Button onClick={again}>New batch</Button>
+        <Button onClick={again}>{t('New batch')}</Button>
       </header>
       <Progress run={run} state={state} total={table.count} />
       {choices && <Columns table={table} assign={(roles) => begin({ roles })} running={running} />}
       <div className="batch-set">
-        <span>{chosen.size > 0 ? `For the ${chosen.size} chosen:` : 'For all rows:'}</span>
-        {choices && <SettingPick possible={SETTINGS} words="Set it" take={(id, value) => run.set({ [id]: value }, numbers)} />}
-        {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>Choose none</Button>}
+        <span>{chosen.size > 0 ? t('For the {chosen} chosen:', { chosen: chosen.size }) : t('For all rows:')}</span>
+        {choices && (
+          <SettingPick possible={SETTINGS} words={t('Set it')} take={(id, value) => run.set({ [id]: value }, numbers)} />
+        )}
+        {chosen.size > 0 && <Button onClick={() => setChosen(new Set())}>{t('Choose none')}</Button>}
         <p role="status">{state.said && sayBatch(state.said)}</p>
       </div>
       {count > 0 && (
@@ -91,7 +97,8 @@ function sorted(states: Uint8Array): Record<MadeRow['state'], number[]> {
   return rows;
 }
 
-const allMade = (total: number): string => (total === 1 ? 'The row is made.' : `All ${total} rows are made.`);
+const allMade = (total: number): string =>
+  t('{count, plural, one {The row is made.} other {All # rows are made.}}', { count: total });
 
 function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total: number }): ReactElement {
   const { phase } = state;
@@ -99,22 +106,28 @@ function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total:
   const share = toAsk > 0 ? asked / toAsk : total === 0 ? 1 : done / total;
   const words =
     phase === 'cancelled'
-      ? `Cancelled after ${done} of ${total} rows. What is made stays, and can be taken.`
+      ? t('Cancelled after {done} of {total} rows. What is made stays, and can be taken.', { done, total })
       : phase === 'done'
         ? allMade(total)
         : toAsk > 0
-          ? `${allMade(total).slice(0, -1)}; ${asked} of ${toAsk} hosts’ answers are in.`
-          : `${done} of ${total} rows are made.`;
+          ? t('{count, plural, one {The row is made} other {All # rows are made}}; {asked} of {toAsk} hosts’ answers are in.', {
+              count: total,
+              asked,
+              toAsk,
+            })
+          : t('{done} of {total} rows are made.', { done, total });
   return (
     <div className="batch-progress">
-      {phase === 'running' && <LinearProgress variant="determinate" value={share * 100} aria-label="How far the batch is" />}
+      {phase === 'running' && <LinearProgress variant="determinate" value={share * 100} aria-label={t('How far the batch is')} />}
       <span role="status">{words}</span>
       {phase !== 'running' && unasked > 0 && (
         <p role="alert">
-          The server did not answer, so the hosts of {unasked === 1 ? 'one row' : `${unasked} rows`} were not asked: titles,
-          shapes and covers may be missing there.{' '}
+          {t(
+            'The server did not answer, so the hosts of {count, plural, one {one row} other {# rows}} were not asked: titles, shapes and covers may be missing there.',
+            { count: unasked },
+          )}{' '}
           <Button size="small" onClick={run.askAgain}>
-            Ask them now
+            {t('Ask them now')}
           </Button>
         </p>
       )}
@@ -133,17 +146,17 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
   if (from === 'text') return null;
   const all: Role[] = [...ROLES, ...SETTINGS.map(({ id }) => id)];
   return (
-    <div className="batch-columns" role="group" aria-label="What the columns are">
+    <div className="batch-columns" role="group" aria-label={t('What the columns are')}>
       {roles.map((role, i) => (
         <label key={i}>
-          <span>{head?.[i] ?? sample[0]?.[i]?.slice(0, 24) ?? `Column ${i + 1}`}</span>
+          <span>{head?.[i] ?? sample[0]?.[i]?.slice(0, 24) ?? t('Column {i}', { i: i + 1 })}</span>
           <select
             value={role ?? ''}
             disabled={running}
             data-set={role !== null}
             onChange={(event) => assign(roles.map((one, at) => (at === i ? ((event.target.value || null) as Role | null) : one)))}
           >
-            <option value="">not used</option>
+            <option value="">{t('not used')}</option>
             {all.map((one) => (
               <option key={one} value={one}>
                 {sayRole(one)}
@@ -166,16 +179,16 @@ function Outs({ run, batch, some }: Pick<Props, 'run' | 'batch'> & { some: boole
   return (
     <>
       <Button variant="contained" disabled={!some} onClick={() => void save('csv')}>
-        Save as CSV
+        {t('Save as CSV')}
       </Button>
       <Button variant="outlined" disabled={!some} onClick={() => void save('html')}>
-        One HTML file
+        {t('One HTML file')}
       </Button>
       <Button variant="outlined" disabled={!some} onClick={() => void save('zip')}>
-        A file for each
+        {t('A file for each')}
       </Button>
       <Button variant="outlined" disabled={!some} onClick={run.shelve}>
-        To the Shelf
+        {t('To the Shelf')}
       </Button>
     </>
   );

@@ -9,6 +9,7 @@ import { opened } from '../../state/bench.ts';
 import { selectCards } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { findEmbed } from '../../storage/embeds.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   run: BatchRun;
@@ -41,7 +42,7 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
   const wanted = items.map(({ index }) => rows[index]).join(' ');
   useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [run, wanted, progress]);
   return (
-    <div className="batch-list" ref={place} tabIndex={0} role="region" aria-label="Rows">
+    <div className="batch-list" ref={place} tabIndex={0} role="region" aria-label={t('Rows')}>
       <ul style={{ height: list.getTotalSize() }}>
         {items.map(({ index, start, key }) => {
           const number = rows[index]!;
@@ -84,25 +85,30 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
     <>
       <input
         type="checkbox"
-        aria-label={`Choose row ${row + 1}`}
+        aria-label={t('Choose row {row}', { row: row + 1 })}
         checked={chosen}
         onChange={(event) => choose(row, event.target.checked)}
       />
       <span className="number">{row + 1}</span>
       <span className="batch-state">{ROW_STATES[state]}</span>
       <span className="batch-title">
-        {title || 'nothing in this row'}
+        {title || t('nothing in this row')}
         <small>
-          {kind === '' ? 'not recognised' : KIND_WORDS[kind]?.replace(/^an? /, '')}
+          {kind === '' ? t('not recognised') : KIND_WORDS[kind]?.replace(/^an? /, '')}
           {name && ` · ${name}`}
         </small>
       </span>
       <span className={told.length > 0 ? 'batch-told' : 'batch-code'} title={words}>
         {told[0] ?? code.slice(0, SEEN)}
-        {told.length > 1 && <small>and {told.length - 1} more</small>}
+        {told.length > 1 && <small>{t('and {told} more', { told: told.length - 1 })}</small>}
       </span>
-      <button type="button" className="inline-remedy" aria-label={`Open row ${row + 1}`} onClick={() => void open()}>
-        Open
+      <button
+        type="button"
+        className="inline-remedy"
+        aria-label={t('Open row {row}', { row: row + 1 })}
+        onClick={() => void open()}
+      >
+        {t('Open')}
       </button>
     </>
   );

@@ -7,6 +7,7 @@ import { selectAnatomy, selectFound, selectRecognised } from '../../state/select
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt } from '../../state/view.ts';
 import { useTextEdit } from './useTextEdit.ts';
+import { t } from '../../../messages/t.ts';
 
 /** The pasted text taken apart, each part with its meaning. */
 export function AnatomyStrip(): ReactElement {
@@ -14,19 +15,21 @@ export function AnatomyStrip(): ReactElement {
   const segments = useAppSelector(selectAnatomy);
   const { candidate } = useAppSelector(selectRecognised);
   return (
-    <section className="anatomy" aria-label="Anatomy" tabIndex={0}>
+    <section className="anatomy" aria-label={t('Anatomy')} tabIndex={0}>
       <CandidateChoice />
-      {segments.length === 0 && <p className="quiet">A pasted link is taken apart here, each part with what it means.</p>}
+      {segments.length === 0 && <p className="quiet">{t('A pasted link is taken apart here, each part with what it means.')}</p>}
       <ul>
         {candidate.doubt && <Doubt {...candidate.doubt} written={text} />}
         {segments.slice(0, MOST_PARTS).map((segment) => (
           <Part key={segment.range[0]} segment={segment} text={text} />
         ))}
-        {segments.length > MOST_PARTS && <li className="part quiet">and {segments.length - MOST_PARTS} more</li>}
+        {segments.length > MOST_PARTS && (
+          <li className="part quiet">{t('and {segments} more', { segments: segments.length - MOST_PARTS })}</li>
+        )}
         {candidate.repairs.map((repair, i) => (
           <li key={`repair-${i}`} className="part" data-role="repair">
             <code>{shorten(repair.now)}</code>
-            <small>put right: {sayRepair(repair)}</small>
+            <small>{t('put right: {repair}', { repair: sayRepair(repair) })}</small>
           </li>
         ))}
       </ul>
@@ -45,9 +48,9 @@ function Doubt({ range, text, written }: { range: Range; text: string; written: 
     <li className="part" data-role="repair">
       <code>{shorten(text)}</code>
       <small>
-        may be the whole link{' '}
+        {t('may be the whole link')}{' '}
         <button type="button" className="inline-remedy" onClick={whole}>
-          Read all of it
+          {t('Read all of it')}
         </button>
       </small>
     </li>
@@ -105,7 +108,7 @@ function CandidateChoice(): ReactElement | null {
   if (found.length < 2) return null;
   return (
     <label className="candidates">
-      {found.length} found, working on
+      {t('{count} found, working on', { count: found.length })}
       <select value={found.indexOf(recognised)} onChange={(event) => dispatch(chosen(Number(event.target.value)))}>
         {found.map(({ candidate, item }, i) => (
           <option key={i} value={i} disabled={!item}>

@@ -37,6 +37,7 @@ import { PagePane } from './PagePane.tsx';
 import { PasteLine } from './PasteLine.tsx';
 import { useBenchAddress } from './useBenchAddress.ts';
 import { useHandedLink } from './useHandedLink.ts';
+import { t } from '../../../messages/t.ts';
 
 const ProofStrip = lazily(() => import('./ProofStrip.tsx').then((module) => module.ProofStrip), NotLoaded);
 
@@ -73,7 +74,7 @@ export function Bench(): ReactElement {
       onDrop={onDrop}
       onDragOver={(event) => event.preventDefault()}
     >
-      <h1 className="hidden-words">Bench</h1>
+      <h1 className="hidden-words">{t('Bench')}</h1>
       <PasteLine missing={missing} />
       <AnatomyStrip />
       <PagePane />

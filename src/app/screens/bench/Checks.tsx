@@ -13,6 +13,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
 import { FindingRow } from '../../ui/FindingRow.tsx';
 import { useTextEdit } from './useTextEdit.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Where in the code it stands moves with every character, and is not said here. */
 const sameWords = (a: readonly Finding[] | undefined, b: readonly Finding[] | undefined): boolean =>
@@ -35,13 +36,11 @@ export function Checks(): ReactElement {
   const failing = new Set(findings.map((f) => f.code));
   const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
-    <section className="checks" aria-label="Checks">
+    <section className="checks" aria-label={t('Checks')}>
       <h2>
-        Checks{' '}
+        {t('Checks')}{' '}
         {there && (
-          <small>
-            {looked.length - failing.size} of {looked.length} hold
-          </small>
+          <small>{t('{looked} of {looked2} hold', { looked: looked.length - failing.size, looked2: looked.length })}</small>
         )}
       </h2>
       <ul
@@ -58,12 +57,12 @@ export function Checks(): ReactElement {
       </ul>
       {there && (
         <details className="holds">
-          <summary>Passed checks</summary>
+          <summary>{t('Passed checks')}</summary>
           <ul>
             {looked
               .filter((c) => !failing.has(c.id))
               .map((c) => (
-                <li key={c.id}>{c.holds}</li>
+                <li key={c.id}>{t(c.holds)}</li>
               ))}
           </ul>
         </details>
@@ -79,7 +78,7 @@ const Row = memo(function Row({ finding }: { finding: Finding }): ReactElement {
     <FindingRow
       severity={finding.severity}
       words={sayFinding(finding)}
-      about={CHECKS.find(({ id }) => id === finding.code)?.about}
+      about={t(CHECKS.find(({ id }) => id === finding.code)!.about)}
     >
       {finding.remedy && (
         <Button variant="outlined" onClick={remedy}>

@@ -12,6 +12,7 @@ import type { Origin } from '../../../core/model/plan.ts';
 import { breaksIn } from './codeLines.ts';
 import type { CodeTrouble } from './codeTroubles.ts';
 import { fromOutside, styleNonce, undoKeys, useEditor } from '../../ui/useEditor.ts';
+import { t } from '../../../messages/t.ts';
 
 export interface CodeEditorProps {
   text: string;
@@ -141,7 +142,7 @@ function stateFor(latest: { current: CodeEditorProps }): EditorState {
       marks,
       lines,
       EditorState.changeFilter.of((transaction) => !latest.current.fixed || transaction.annotation(fromOutside) === true),
-      EditorView.contentAttributes.of({ 'aria-label': 'The code', spellcheck: 'false' }),
+      EditorView.contentAttributes.of({ 'aria-label': t('The code'), spellcheck: 'false' }),
       EditorView.updateListener.of(({ docChanged, transactions, state }) => {
         if (docChanged && !transactions.some((t: Transaction) => t.annotation(fromOutside)))
           latest.current.edited(state.doc.toString());

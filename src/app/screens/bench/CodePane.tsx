@@ -18,6 +18,8 @@ import { useCommand } from '../../ui/useCommand.ts';
 import { fileOf } from '../../../core/many/kit/codeFile.ts';
 import { linesOf } from './codeLines.ts';
 import { troublesOf } from './codeTroubles.ts';
+import { t } from '../../../messages/t.ts';
+import { formLabelOf } from '../../../messages/labels.ts';
 
 // The code is there at once, as text; the editor comes as soon as somebody does anything.
 const CodeEditor = lazily(() => whenUsed().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)), PlainCode);
@@ -45,7 +47,7 @@ const SeveralCodes = lazily(
 /** The code until the editor is there, or where it cannot be loaded. */
 function PlainCode({ text }: { text: string }): ReactElement {
   return (
-    <pre className="code-text" tabIndex={0} aria-label="The code">
+    <pre className="code-text" tabIndex={0} aria-label={t('The code')}>
       <code>
         {linesOf(text).map((line, i) => (
           <Fragment key={i}>
@@ -60,16 +62,16 @@ function PlainCode({ text }: { text: string }): ReactElement {
 
 /** What else is done with the code, in the order of the work. */
 const WAYS: readonly { way: CodeWay; words: string }[] = [
-  { way: 'compare', words: 'Compare' },
-  { way: 'several', words: 'Several types' },
-  { way: 'back', words: 'Paste back' },
-  { way: 'dates', words: 'Dates' },
+  { way: 'compare', words: t('Compare') },
+  { way: 'several', words: t('Several types') },
+  { way: 'back', words: t('Paste back') },
+  { way: 'dates', words: t('Dates') },
 ];
 
 const COPY_WORDS = {
-  no: 'Copy the code',
-  yes: 'Copied',
-  failed: 'The browser refused: select the code and copy it by hand',
+  no: t('Copy the code'),
+  yes: t('Copied'),
+  failed: t('The browser refused: select the code and copy it by hand'),
 } as const;
 
 /** The code in the chosen form, open to change by hand. Pointing at a part lights up its token, and the other way round. */
@@ -87,7 +89,7 @@ export function CodePane(): ReactElement {
     if (embed) saveFile(...fileOf(embed.code, selectFacts(state).title ?? embed.item.id));
   };
   return (
-    <section className="code" aria-label="Code">
+    <section className="code" aria-label={t('Code')}>
       <div className="code-head">
         <FormChoice />
         <Button variant="contained" className="copy" disabled={!can} onClick={run} aria-keyshortcuts="c">
@@ -97,15 +99,15 @@ export function CodePane(): ReactElement {
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
-      {there ? <Editor /> : <p className="quiet code-empty">The code to take away stands here.</p>}
-      <Toolbar label="What else is done with the code" className="code-beside">
+      {there ? <Editor /> : <p className="quiet code-empty">{t('The code to take away stands here.')}</p>}
+      <Toolbar label={t('What else is done with the code')} className="code-beside">
         {WAYS.map(({ way, words }) => (
           <button key={way} type="button" className="inline-remedy" disabled={!there} onClick={() => dispatch(wayOpened(way))}>
             {words}
           </button>
         ))}
-        <button type="button" className="inline-remedy" title="Save the code as a file" disabled={!there} onClick={save}>
-          Save as file
+        <button type="button" className="inline-remedy" title={t('Save the code as a file')} disabled={!there} onClick={save}>
+          {t('Save as file')}
         </button>
       </Toolbar>{' '}
       <Suspense fallback={null}>
@@ -136,14 +138,14 @@ function FormChoice(): ReactElement {
   };
   return (
     <label>
-      Code type{' '}
+      {t('Code type')}{' '}
       <select value={form} onChange={(event) => choose(event.target.value)}>
-        {FORMS.map(({ id, label }) => (
+        {FORMS.map(({ id }) => (
           <option key={id} value={id}>
-            {label}
+            {formLabelOf(id)}
           </option>
         ))}
-        {keepable && <option value={AS_IT_STANDS}>{code === null ? 'As it was pasted' : 'Your own code'}</option>}
+        {keepable && <option value={AS_IT_STANDS}>{code === null ? t('As it was pasted') : t('Your own code')}</option>}
       </select>
     </label>
   );

@@ -10,6 +10,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { loadPicture } from '../../state/server.ts';
 import { TextValueField } from './TextValueField.tsx';
 import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Bytes of a cover within the code; more makes the code unwieldy. */
 const MOST = 120_000;
@@ -31,7 +32,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
     setTrouble('');
     blob
       .then(readPicture)
-      .then(setPicture, () => setTrouble('This could not be read as a picture. Choose a JPEG, PNG or WebP file.'));
+      .then(setPicture, () => setTrouble(t('This could not be read as a picture. Choose a JPEG, PNG or WebP file.')));
   };
   const choose = (event: ChangeEvent<HTMLInputElement>): void => {
     const file = event.currentTarget.files?.[0];
@@ -41,12 +42,12 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
     <div className="cover-field">
       <div className="cover-sources">
         <Button component="label" variant="outlined">
-          Choose a picture file
-          <input type="file" accept="image/*" className="hidden-words" aria-label="Picture file" onChange={choose} />
+          {t('Choose a picture file')}
+          <input type="file" accept="image/*" className="hidden-words" aria-label={t('Picture file')} onChange={choose} />
         </Button>
         {cover && (
           <Button variant="outlined" onClick={() => take(loadPicture(cover))}>
-            Take the host’s picture
+            {t('Take the host’s picture')}
           </Button>
         )}
       </div>
@@ -59,12 +60,12 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
           value={typeof value === 'string' && value.startsWith('http') ? value : undefined}
           set={set}
           close={close}
-          label="Or its address on your site"
+          label={t('Or its address on your site')}
           first={false}
         />
       )}
       {typeof value === 'string' && value.startsWith('data:') && !picture && (
-        <img className="cover-now" src={value} alt="The cover as it is" />
+        <img className="cover-now" src={value} alt={t('The cover as it is')} />
       )}
     </div>
   );
@@ -126,9 +127,12 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
         className="cropper"
         role="slider"
         tabIndex={0}
-        aria-label="What matters in the picture"
+        aria-label={t('What matters in the picture')}
         aria-valuenow={Math.round(focus.x * 100)}
-        aria-valuetext={`${Math.round(focus.x * 100)} % from the left, ${Math.round(focus.y * 100)} % from the top`}
+        aria-valuetext={t('{x} % from the left, {y} % from the top', {
+          x: Math.round(focus.x * 100),
+          y: Math.round(focus.y * 100),
+        })}
         onPointerDown={point}
         onKeyDown={step}
       >
@@ -146,26 +150,29 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
       </div>
       <p className="cover-choices">
         <label>
-          For{' '}
+          {t('For')}{' '}
           <select value={density} onChange={(event) => setDensity(Number(event.target.value))}>
             {DENSITIES.map((each) => (
               <option key={each} value={each}>
-                {each === 1 ? 'ordinary screens' : 'high-resolution screens'}
+                {each === 1 ? t('ordinary screens') : t('high-resolution screens')}
               </option>
             ))}
           </select>
         </label>
         <label>
-          Encoded as{' '}
+          {t('Encoded as')}{' '}
           <select value={type} onChange={(event) => setType(event.target.value as CoverWanted['type'])}>
-            <option value="image/webp">WebP</option>
-            <option value="image/jpeg">JPEG</option>
+            <option value="image/webp">{t('WebP')}</option>
+            <option value="image/jpeg">{t('JPEG')}</option>
           </select>
         </label>
       </p>
       <p className="cover-weight" role="status">
-        {size.width} × {size.height} px,{' '}
-        {made === null ? 'being made …' : 'failed' in made ? 'could not be made' : sayWeight(made.bytes)}
+        {t('{width} × {height} px, {made}', {
+          width: size.width,
+          height: size.height,
+          made: made === null ? t('being made …') : 'failed' in made ? t('could not be made') : sayWeight(made.bytes),
+        })}
       </p>
     </form>
   );
@@ -178,7 +185,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 0.05],
 };
 
-const sayWeight = (bytes: number): string => `${Math.max(1, Math.round(bytes / 1000))} kB`;
+const sayWeight = (bytes: number): string => t('{value} kB', { value: Math.max(1, Math.round(bytes / 1000)) });
 
 /** The encoded cover, made anew in a worker whenever something of it changes; null while it is being made. */
 function useCover(picture: Blob, { crop, size, type }: Pick<CoverWanted, 'crop' | 'size' | 'type'>): CoverMade | null {

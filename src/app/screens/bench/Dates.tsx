@@ -5,6 +5,7 @@ import { changed, datesSet, formChosen } from '../../state/bench.ts';
 import { selectSite, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
+import { t } from '../../../messages/t.ts';
 
 /** The last day that is written with ten signs (RFC 3339, section 5.6). */
 const LAST = '9999-12-31';
@@ -28,17 +29,17 @@ export function Dates({ close }: { close: () => void }): ReactElement {
   };
   return (
     <DialogFrame
-      title="Dates"
+      title={t('Dates')}
       close={close}
       className="dates"
       actions={
         <Button variant="contained" disabled={!ahead} onClick={cover}>
-          Take the code with a cover that says so
+          {t('Take the code with a cover that says so')}
         </Button>
       }
     >
       <label>
-        The public may see the item from
+        {t('The public may see the item from')}
         <input
           type="date"
           value={out ?? ''}
@@ -47,7 +48,7 @@ export function Dates({ close }: { close: () => void }): ReactElement {
         />
       </label>
       <label>
-        The page goes out on
+        {t('The page goes out on')}
         <input
           type="date"
           value={pageOut ?? ''}
@@ -57,10 +58,10 @@ export function Dates({ close }: { close: () => void }): ReactElement {
       </label>
       <p className="quiet">
         {out === null
-          ? 'Leave the first empty where the item can be seen already.'
+          ? t('Leave the first empty where the item can be seen already.')
           : ahead
-            ? 'Both stand under “Calendar” on the Shelf. Until then nothing is loaded behind the cover.'
-            : 'That day has come: nothing is in the way.'}
+            ? t('Both stand under “Calendar” on the Shelf. Until then nothing is loaded behind the cover.')
+            : t('That day has come: nothing is in the way.')}
       </p>
     </DialogFrame>
   );

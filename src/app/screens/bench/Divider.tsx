@@ -6,6 +6,7 @@ import { layOut } from '../../state/layOut.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { laidOut } from '../../state/view.ts';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
+import { t } from '../../../messages/t.ts';
 
 const within = (width: number): number => Math.round(Math.min(CODE_WIDTH.most, Math.max(CODE_WIDTH.least, width)));
 const widthOf = (divider: HTMLElement): number =>
@@ -32,11 +33,11 @@ export function Divider(): ReactElement {
       tabIndex={0}
       className="divider"
       aria-orientation="vertical"
-      aria-label="Width of the code"
+      aria-label={t('Width of the code')}
       aria-valuemin={0}
       aria-valuemax={CODE_WIDTH.most}
       aria-valuenow={codeShown ? (code ?? CODE_WIDTH.least) : 0}
-      title="Draw to make the code wider; press Enter, or double-click, to fold it"
+      title={t('Draw to make the code wider; press Enter, or double-click, to fold it')}
       onDoubleClick={() => toggleCode.run(store, true)}
       onKeyDown={(event) => {
         if (event.key === 'Enter') toggleCode.run(store, true);

@@ -7,6 +7,7 @@ import { settingsListed } from '../../state/view.ts';
 import { Toolbar } from '../../ui/Toolbar.tsx';
 import { ALWAYS, WHEN_SET } from './onTheEmbed.ts';
 import { Token } from './Token.tsx';
+import { t } from '../../../messages/t.ts';
 
 const selectOnEmbed = (state: State): SettingId[] => {
   const offered = selectStations(state)?.frame.offered ?? [];
@@ -20,7 +21,7 @@ export function EmbedBar({ left, top }: { left: number; top: number }): ReactEle
   const ids = useAppSelector(selectOnEmbed, sameData);
   return (
     <div className="embed-bar" style={{ left, top }}>
-      <Toolbar label="Size and place" className="embed-bar-parts">
+      <Toolbar label={t('Size and place')} className="embed-bar-parts">
         {ids.map((id) => (
           <Token key={id} id={id} />
         ))}
@@ -28,10 +29,10 @@ export function EmbedBar({ left, top }: { left: number; top: number }): ReactEle
           type="button"
           className="token"
           aria-haspopup="dialog"
-          aria-label="More of the frame"
+          aria-label={t('More of the frame')}
           onClick={() => dispatch(settingsListed('frame'))}
         >
-          more …
+          {t('more …')}
         </button>
       </Toolbar>
     </div>

@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { AT_HANDLE } from './onTheEmbed.ts';
 import { EmbedBar } from './EmbedBar.tsx';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
+import { t } from '../../../messages/t.ts';
 
 const RATIOS = ['16:9', '4:3', '3:2', '1:1', '4:5', '9:16', '2:1', '21:9'];
 /** How near a dragged shape must come to a common ratio to become it, as a share. */
@@ -39,41 +40,43 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
   return (
     <div className="handles">
       <Handle
-        name="Width of the embed"
+        name={t('Width of the embed')}
         className="handle-width"
         style={{ left: left + width, top: top + height / 2 }}
         value={Math.round(embed.width)}
-        words={`${Math.round(embed.width)} px wide`}
+        words={t('{width} px wide', { width: Math.round(embed.width) })}
         most={Math.round(column.width)}
         change={(dx) => widthTo(embed.width + (dx / scale) * both)}
         step={(by) => widthTo(embed.width + by)}
       />
       <Handle
-        name="Shape of the embed"
+        name={t('Shape of the embed')}
         className="handle-shape"
         style={{ left: left + width / 2, top: top + height }}
         value={Math.round(embed.height)}
-        words={made.plan.box.height.by === 'ratio' ? made.plan.box.height.ratio : `${boxHeight(made.plan.box)} px high`}
+        words={
+          made.plan.box.height.by === 'ratio' ? made.plan.box.height.ratio : t('{box} px high', { box: boxHeight(made.plan.box) })
+        }
         most={2000}
         change={(_, dy) => shapeTo(embed.width, embed.height + dy / scale)}
         step={(by) => ({ height: Math.max(40, Math.round(embed.height + by)), ratio: null })}
       />
       <Handle
-        name="Space above the embed"
+        name={t('Space above the embed')}
         className="handle-above"
         style={{ left: left + 24, top: top - (Number(spaceAbove) * scale) / 2 }}
         value={Number(spaceAbove)}
-        words={`${spaceAbove} px above`}
+        words={t('{spaceAbove} px above', { spaceAbove })}
         most={400}
         change={(_, dy) => ({ spaceAbove: limit(Number(spaceAbove) + dy / scale) })}
         step={(by) => ({ spaceAbove: limit(Number(spaceAbove) + by) })}
       />
       <Handle
-        name="Space below the embed"
+        name={t('Space below the embed')}
         className="handle-below"
         style={{ left: left + 24, top: top + height + (Number(spaceBelow) * scale) / 2 }}
         value={Number(spaceBelow)}
-        words={`${spaceBelow} px below`}
+        words={t('{spaceBelow} px below', { spaceBelow })}
         most={400}
         change={(_, dy) => ({ spaceBelow: limit(Number(spaceBelow) + dy / scale) })}
         step={(by) => ({ spaceBelow: limit(Number(spaceBelow) + by) })}

@@ -6,6 +6,8 @@ import { formOf, type CodeFormId } from '../../../core/steps/write/forms/list.ts
 import { sayOrigin, saySetting, sayState } from '../../../messages/en.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
+import { formHelpOf } from '../../../messages/labels.ts';
 
 /** The line at the foot of the code: what it says moves nothing that somebody is about to press. */
 export function Explanation(): ReactElement {
@@ -23,7 +25,7 @@ function Words({ embed }: { embed: Embed }): ReactElement {
       <>
         {entry
           ? `${saySetting(pointed, entry.asked)}: ${sayState(entry)}`
-          : `${saySetting(pointed, undefined)}: nothing is sent for it.`}
+          : t('{pointed}: nothing is sent for it.', { pointed: saySetting(pointed, undefined) })}
       </>
     );
   const written = new Set(embed.code.map.map((mark) => mark.origin));
@@ -32,11 +34,13 @@ function Words({ embed }: { embed: Embed }): ReactElement {
     (e) =>
       e.reason.code === 'formLacks' || (textual && (e.sent.length > 0 || e.state === 'done here') && !written.has(e.setting)),
   );
-  if (left.length > 0) return <>This code type cannot carry: {left.map((e) => saySetting(e.setting, e.asked)).join(', ')}.</>;
-  if (embed.code.form === AS_IT_STANDS && embed.item.running) return <>Copied without what runs in it, unless you keep it.</>;
+  if (left.length > 0)
+    return <>{t('This code type cannot carry: {left}.', { left: left.map((e) => saySetting(e.setting, e.asked)).join(', ') })}</>;
+  if (embed.code.form === AS_IT_STANDS && embed.item.running)
+    return <>{t('Copied without what runs in it, unless you keep it.')}</>;
   if (embed.code.form === AS_IT_STANDS)
-    return <>Kept as it stands. Settings change their own characters only; type to change anything by hand.</>;
+    return <>{t('Kept as it stands. Settings change their own characters only; type to change anything by hand.')}</>;
   if (embed.plan.script)
-    return <>The host’s own script code, since it has no frame to offer; the settings stand in its attributes.</>;
-  return <>{formOf(embed.code.form as CodeFormId).help}</>;
+    return <>{t('The host’s own script code, since it has no frame to offer; the settings stand in its attributes.')}</>;
+  return <>{formHelpOf(embed.code.form as CodeFormId)}</>;
 }

@@ -9,6 +9,7 @@ import { canBeSearched, searchHosts, type Searched } from '../../state/search.ts
 import { selectCards } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { loadPicture } from '../../state/server.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Words that are no link: hosts that can be searched are asked for them, and one press brings what they found. */
 export function FindByName({ words }: { words: string }): ReactElement | null {
@@ -22,16 +23,16 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
     setFound(await searchHosts(dispatch, some, words));
   };
   return (
-    <section className="find" aria-label="Find by name">
+    <section className="find" aria-label={t('Find by name')}>
       <p>
-        Is it a name? Look for it at{' '}
+        {t('Is it a name? Look for it at')}{' '}
         <Button
           size="small"
           variant="contained"
           disabled={found === 'asking'}
           onClick={() => void look(cards.map(({ id }) => id))}
         >
-          all {cards.length} hosts
+          {t('all {cards} hosts', { cards: cards.length })}
         </Button>
         {cards.map(({ id, name }) => (
           <Button key={id} size="small" variant="outlined" disabled={found === 'asking'} onClick={() => void look([id])}>
@@ -39,7 +40,7 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
           </Button>
         ))}
       </p>
-      {found === 'asking' && <p>The hosts are being asked …</p>}
+      {found === 'asking' && <p>{t('The hosts are being asked …')}</p>}
       {Array.isArray(found) && <Found searched={found} words={words} />}
     </section>
   );
@@ -50,10 +51,10 @@ function Found({ searched, words }: { searched: readonly Searched[]; words: stri
   const silent = searched.filter(({ refused }) => refused !== null);
   return (
     <>
-      {all.length === 0 && silent.length < searched.length && <p>Nothing is called “{words}” there.</p>}
+      {all.length === 0 && silent.length < searched.length && <p>{t('Nothing is called “{words}” there.', { words })}</p>}
       {silent.map(({ host, refused }) => (
         <p key={host} className="wrong">
-          {host} could not be asked: {WHY_NOT[refused!] ?? WHY_NOT.noAnswer}.
+          {t('{host} could not be asked: {why}.', { host, why: WHY_NOT[refused!] ?? WHY_NOT.noAnswer })}
         </p>
       ))}
       <ul className="found">
@@ -103,6 +104,6 @@ const readAddress = (picture: Blob): Promise<string> =>
   new Promise((done, failed) => {
     const reader = new FileReader();
     reader.onload = () => done(reader.result as string);
-    reader.onerror = () => failed(new Error('the picture could not be read'));
+    reader.onerror = () => failed(new Error(t('the picture could not be read')));
     reader.readAsDataURL(picture);
   });

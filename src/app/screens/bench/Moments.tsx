@@ -17,6 +17,7 @@ import { ON_THE_EMBED } from './onTheEmbed.ts';
 import { FINDER_BUTTON } from './finderButton.ts';
 import { Rail } from './Rail.tsx';
 import { Token } from './Token.tsx';
+import { t } from '../../../messages/t.ts';
 
 const loadEditor = () => import('./TokenEditor.tsx').then((module) => module.TokenEditor);
 const TokenEditor = lazily(loadEditor, () => null);
@@ -53,7 +54,7 @@ export function Moments(): ReactElement {
     void loadFinder().catch(() => undefined);
   }, []);
   return (
-    <section className="moments" aria-label="Moments">
+    <section className="moments" aria-label={t('Moments')}>
       <div className="moments-head">
         <Rail />
         <div className="moments-ways">
@@ -65,10 +66,10 @@ export function Moments(): ReactElement {
             disabled={!find.can}
             onClick={find.run}
           >
-            Find a setting
+            {t('Find a setting')}
           </button>
           <button type="button" className="inline-remedy" aria-expanded={unfolded} aria-controls="stations" onClick={fold.run}>
-            {unfolded ? 'Hide settings' : 'Show settings'}
+            {unfolded ? t('Hide settings') : t('Show settings')}
           </button>
         </div>
       </div>
@@ -76,7 +77,7 @@ export function Moments(): ReactElement {
         <Suspense fallback={null}>{strange && <OwnParameters item={strange} />}</Suspense>
         {stations && MOMENTS.map((moment) => <Station key={moment} moment={moment} station={stations[moment]} />)}
         {!stations && (
-          <p className="quiet">What happens when a visitor arrives, begins, watches and reaches the end is set here.</p>
+          <p className="quiet">{t('What happens when a visitor arrives, begins, watches and reaches the end is set here.')}</p>
         )}
       </div>
       <Suspense fallback={null}>
@@ -113,10 +114,10 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
             type="button"
             className="token station-more"
             aria-haspopup="dialog"
-            aria-label={`${hidden.length} more of ${name}`}
+            aria-label={t('{hidden} more of {name}', { hidden: hidden.length, name })}
             onClick={() => dispatch(settingsListed(moment))}
           >
-            {hidden.length} more
+            {t('{hidden} more', { hidden: hidden.length })}
           </button>
         )}
       </div>

@@ -6,6 +6,7 @@ import { selectNextStep } from '../../state/selectors.ts';
 import { proofBegun, proofShown } from '../../state/proof.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { wayOpened } from '../../state/view.ts';
+import { t } from '../../../messages/t.ts';
 
 /** What to do next, in one line that changes with the state of the work. */
 export function NextLine(): ReactElement {
@@ -22,7 +23,7 @@ export function NextLine(): ReactElement {
   return (
     <div className="next-line" data-step={step.code}>
       <p role="status">
-        <b>Next</b> {words(step as never)}
+        <b>{t('Next')}</b> {words(step as never)}
       </p>
       {press && (
         <button type="button" className="inline-remedy" disabled={busy && step.code !== 'place'} onClick={acts[step.code]}>

@@ -5,6 +5,7 @@ import { selectCard, selectItem } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { PaneAjar, PaneShut } from '../../ui/icons.tsx';
 import { useCommand } from '../../ui/useCommand.ts';
+import { t } from '../../../messages/t.ts';
 
 /** What the player of the preview does at the moment, as it reports it. */
 export function NowPlaying(): ReactElement {
@@ -13,19 +14,19 @@ export function NowPlaying(): ReactElement {
   const silent = useAppSelector(
     (state) => Object.keys(selectCard(state)?.player?.events ?? {}).length === 0 && selectItem(state)?.form !== 'file',
   );
-  const sheet = useAppSelector((state) => (selectItem(state)?.kind === 'slideshow' ? 'slide' : 'page'));
+  const sheet = useAppSelector((state) => (selectItem(state)?.kind === 'slideshow' ? t('slide') : t('page')));
   const words = [
     page !== undefined
-      ? `${sheet} ${page} is open`
+      ? t('{sheet} {page} is open', { sheet, page })
       : time === undefined
         ? silent
-          ? 'the host does not report what happens in it'
-          : 'no report from the player yet'
+          ? t('the host does not report what happens in it')
+          : t('no report from the player yet')
         : playing
-          ? 'playing'
-          : 'standing still',
-    ...(time === undefined ? [] : [`at ${showTime(Math.floor(time))}`]),
-    ...(muted === undefined ? [] : [muted ? 'muted' : 'with sound']),
+          ? t('playing')
+          : t('standing still'),
+    ...(time === undefined ? [] : [t('at {time}', { time: showTime(Math.floor(time)) })]),
+    ...(muted === undefined ? [] : [muted ? t('muted') : t('with sound')]),
   ];
   const nothing = useAppSelector((state) => selectItem(state) === null);
   if (nothing) return <div className="now" />;
@@ -35,13 +36,13 @@ export function NowPlaying(): ReactElement {
         <button
           type="button"
           className="now-press"
-          aria-label={playing ? 'Pause the preview' : 'Play the preview without sound'}
+          aria-label={playing ? t('Pause the preview') : t('Play the preview without sound')}
           onClick={run}
         >
           {playing ? <PaneShut /> : <PaneAjar />}
         </button>
       )}
-      <span>In the preview: {words.join(', ')}</span>
+      <span>{t('In the preview: {words}', { words: words.join(', ') })}</span>
     </div>
   );
 }

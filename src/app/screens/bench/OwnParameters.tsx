@@ -7,6 +7,7 @@ import { selectCard, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useTextEdit } from './useTextEdit.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Only who meets a host that nobody knows has need of it. */
 const WhatItDoes = lazily(
@@ -29,16 +30,16 @@ export function OwnParameters({ item }: { item: Item }): ReactElement {
   const parameters = item.unknown.filter(({ within }) => within === undefined);
   return (
     <div className="station own-parameters">
-      <h2>{item.host === null ? 'Not known' : 'Not known of this host'}</h2>
+      <h2>{item.host === null ? t('Not known') : t('Not known of this host')}</h2>
       <p>
-        {item.host === null ? 'No card knows this host. ' : ''}
+        {item.host === null ? t('No card knows this host. ') : ''}
         <Link to={item.host === null ? '/hosts/teach' : `/hosts/${item.host}/teach`} state={{ text }}>
-          Teach this host
+          {t('Teach this host')}
         </Link>
         {item.host !== null && !plays && (
           <>
             {' · '}
-            <Link to={`/hosts/${item.host}#listen`}>Listen to its player</Link>
+            <Link to={`/hosts/${item.host}#listen`}>{t('Listen to its player')}</Link>
           </>
         )}
       </p>

@@ -8,6 +8,7 @@ import { AT_HANDLE } from './onTheEmbed.ts';
 import { NowPlaying } from './NowPlaying.tsx';
 import { PreviewSheet } from './PreviewSheet.tsx';
 import { WidthRule } from './WidthRule.tsx';
+import { t } from '../../../messages/t.ts';
 
 const ProofStage = lazily(
   () => import('./ProofStage.tsx').then((module) => module.ProofStage),
@@ -53,7 +54,7 @@ export function PagePane(): ReactElement {
   const all = screens.reduce((sum, [, each]) => sum + each, 0);
   const small = Math.min(1, Math.max(0, room.width - GAP * (screens.length - 1)) / Math.max(1, all));
   return (
-    <section className="page" aria-label="Page">
+    <section className="page" aria-label={t('Page')}>
       <WidthRule width={width} room={room.width} scale={scale} />
       <div className="stage" ref={stage} data-together={together}>
         {staged ? (
@@ -67,7 +68,7 @@ export function PagePane(): ReactElement {
               width={each}
               height={room.height}
               scale={small}
-              title={`The page on a ${name}`}
+              title={t('The page on a {name}', { name })}
               part="beside"
             />
           ))
@@ -76,33 +77,39 @@ export function PagePane(): ReactElement {
             width={width}
             height={room.height}
             scale={scale}
-            title="The page with the embed in it"
+            title={t('The page with the embed in it')}
             part="main"
             laidOut={setBottom}
           />
         )}
         {measured && (
-          <PreviewSheet width={phone} height={room.height} scale={1} title="The page on a phone, to measure" part="measured" />
+          <PreviewSheet
+            width={phone}
+            height={room.height}
+            scale={1}
+            title={t('The page on a phone, to measure')}
+            part="measured"
+          />
         )}
-        {empty && <p className="stage-empty">The page is shown here as soon as a link or a code is recognised.</p>}
+        {empty && <p className="stage-empty">{t('The page is shown here as soon as a link or a code is recognised.')}</p>}
       </div>
       <div className="page-foot">
         {staged ? (
-          <div className="now">A signed-out visitor, with an empty browser store</div>
+          <div className="now">{t('A signed-out visitor, with an empty browser store')}</div>
         ) : together ? (
-          <div className="now">Each screen of the site, with the embed in it</div>
+          <div className="now">{t('Each screen of the site, with the embed in it')}</div>
         ) : (
           <NowPlaying />
         )}
         <div className="page-views">
           {proof && !proving && (
             <button type="button" className="inline-remedy" onClick={() => dispatch(proofShown(true))}>
-              Last play-through
+              {t('Last play-through')}
             </button>
           )}
           {!next && (
             <button type="button" className="inline-remedy" disabled={empty || proving} onClick={() => dispatch(proofBegun())}>
-              Play it through
+              {t('Play it through')}
             </button>
           )}
           <button
@@ -112,7 +119,7 @@ export function PagePane(): ReactElement {
             disabled={proving}
             onClick={() => dispatch(shownTogether(!together))}
           >
-            {together ? 'One screen' : 'All screens side by side'}
+            {together ? t('One screen') : t('All screens side by side')}
           </button>
         </div>
       </div>

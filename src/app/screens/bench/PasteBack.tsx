@@ -4,7 +4,7 @@ import { useStore } from 'react-redux';
 import { compareBack, mainTag } from '../../../core/proof/pasteBack/compare.ts';
 import { joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
 import { survivor } from '../../../core/proof/pasteBack/survive.ts';
-import { formOf, offeredInstead } from '../../../core/steps/write/forms/list.ts';
+import { offeredInstead } from '../../../core/steps/write/forms/list.ts';
 import { formChosen, kept } from '../../state/bench.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts';
@@ -14,6 +14,8 @@ import { savePastedBack } from '../../storage/embeds.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { Losses } from '../../ui/Losses.tsx';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
+import { t } from '../../../messages/t.ts';
+import { formLabelOf } from '../../../messages/labels.ts';
 
 /** What the site made of the code that it was given, and the form of code that would survive there. */
 export function PasteBack({ close }: { close: () => void }): ReactElement {
@@ -33,20 +35,20 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
   };
   return (
     <DialogFrame
-      title={`Paste back: what ${name} made of the code`}
+      title={t('Paste back: what {name} made of the code', { name })}
       close={close}
       wide
       className="paste-back"
       actions={
         back.trim() !== '' && (
           <Button variant="outlined" disabled={keptBack === back} onClick={keep}>
-            {keptBack === back ? 'Kept with the embed' : 'Keep it with the embed'}
+            {keptBack === back ? t('Kept with the embed') : t('Keep it with the embed')}
           </Button>
         )
       }
     >
       <label>
-        <span id="back-words">Paste the source of the published page, or of the part with the embed</span>
+        <span id="back-words">{t('Paste the source of the published page, or of the part with the embed')}</span>
         <textarea
           aria-labelledby="back-words"
           rows={7}
@@ -55,7 +57,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
           onChange={(event) => setBack(event.target.value)}
         />
       </label>
-      <FileButton words="Open a saved page" accept=".html,.htm,text/html" give={([file]) => setBack(file!.text)} />
+      <FileButton words={t('Open a saved page')} accept=".html,.htm,text/html" give={([file]) => setBack(file!.text)} />
       <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
     </DialogFrame>
   );
@@ -73,7 +75,7 @@ function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: str
   );
 }
 
-const nameOf = (loss: Loss): string => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : 'everything');
+const nameOf = (loss: Loss): string => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : t('everything'));
 
 /** What can be done: another form of code, and keeping what was learnt in the site. */
 function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; close: () => void }): ReactElement {
@@ -95,20 +97,23 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
   return (
     <>
       {best.form === now ? (
-        <p>No other code type loses less here.</p>
+        <p>{t('No other code type loses less here.')}</p>
       ) : (
         <p>
           {best.leads === 'link'
-            ? 'Nothing with a frame in it survives here; a link does.'
+            ? t('Nothing with a frame in it survives here; a link does.')
             : best.losses.length === 0
-              ? `“${formOf(best.form).label}” survives here as it is.`
-              : `“${formOf(best.form).label}” loses least here; still taken out: ${best.losses.map(nameOf).join(', ')}.`}
+              ? t('“{form}” survives here as it is.', { form: formLabelOf(best.form) })
+              : t('“{form}” loses least here; still taken out: {losses}.', {
+                  form: formLabelOf(best.form),
+                  losses: best.losses.map(nameOf).join(', '),
+                })}
         </p>
       )}
       <div className="dialog-ways">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
-            Take “{formOf(best.form).label}”
+            {t('Take “{form}”', { form: formLabelOf(best.form) })}
           </Button>
         )}
         {site && learnt && (
@@ -117,7 +122,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
             disabled={known === true}
             onClick={() => void keepSite(store, { ...site, strips: joinStrips(site.strips, strips) })}
           >
-            {known ? `Remembered for ${site.name}` : `Remember it for ${site.name}`}
+            {known ? t('Remembered for {site}', { site: site.name }) : t('Remember it for {site}', { site: site.name })}
           </Button>
         )}
       </div>

@@ -7,6 +7,7 @@ import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
 import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
+import { showNumber, t } from '../../../messages/t.ts';
 
 /** More than this is not laid into a field; it is told by its length. */
 const SHOWN = 20_000;
@@ -41,9 +42,9 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   };
   const long = text.length > SHOWN;
   return (
-    <section className="paste" aria-label="Bring in">
+    <section className="paste" aria-label={t('Bring in')}>
       <label className="paste-label" htmlFor="paste">
-        Share link or embed code
+        {t('Share link or embed code')}
       </label>
       <textarea
         ref={field}
@@ -53,10 +54,12 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         rows={1}
         spellCheck={false}
         wrap="off"
-        placeholder="Paste a share link or an embed code here, or anywhere on the Bench"
+        placeholder={t('Paste a share link or an embed code here, or anywhere on the Bench')}
         aria-invalid={refusal !== undefined && text !== '' && !named}
         aria-describedby="paste-answer"
-        value={long ? `${text.length.toLocaleString('en')} characters pasted: ${text.slice(0, 60)} …` : text}
+        value={
+          long ? t('{count} characters pasted: {text} …', { count: showNumber(text.length), text: text.slice(0, 60) }) : text
+        }
         onFocus={(event) => event.currentTarget.select()}
         // Out of the field, single keys are commands again.
         onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
@@ -65,7 +68,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       />
       <SiteChoice />
       <div id="paste-answer" className="paste-answer" role="status">
-        {missing && <p>Nothing is saved in this browser under that address. Here is an example instead.</p>}
+        {missing && <p>{t('Nothing is saved in this browser under that address. Here is an example instead.')}</p>}
         <BatchRowNote />
         <FoundPlayer />
         <Suspense fallback={null}>{named && <FindByName key={text} words={text.trim()} />}</Suspense>
@@ -74,7 +77,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
             {sayRefusal(refusal)}
             {refusal.code === 'notForVisitors' && (
               <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(refusal.instead))}>
-                Use {refusal.instead.replace(/^https?:\/\//, '')}
+                {t('Use {instead}', { instead: refusal.instead.replace(/^https?:\/\//, '') })}
               </button>
             )}
           </p>
@@ -84,7 +87,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   );
 }
 
-const FOUND_BY = { oembed: 'oEmbed', openGraph: 'Open Graph', jsonLd: 'its structured data' } as const;
+const FOUND_BY = { oembed: 'oEmbed', openGraph: t('Open Graph'), jsonLd: t('its structured data') } as const;
 
 /** The page of an unknown host names a player of its own: it is taken in one press. */
 function FoundPlayer(): ReactElement | null {
@@ -110,22 +113,27 @@ function FoundPlayer(): ReactElement | null {
   }, [trusted, resolved, dispatch]);
   if (!link) return null;
   // The line stands from the start: an answer that comes late may not move what a publisher is about to press.
-  if (!resolved) return answers ? <p className="quiet">The page is being asked for its player.</p> : null;
+  if (!resolved) return answers ? <p className="quiet">{t('The page is being asked for its player.')}</p> : null;
   const { found, refused } = resolved;
   if (usable)
     return (
       <p>
-        This page says by {FOUND_BY[found!.by]} where its player is.{' '}
+        {t('This page says by {means} where its player is.', { means: FOUND_BY[found!.by] })}{' '}
         {usable.elsewhere !== null && (
-          <strong className="wrong">It is at {usable.elsewhere}, another host than the page: use it only if you know it.</strong>
+          <strong className="wrong">
+            {t('It is at {elsewhere}, another host than the page: use it only if you know it.', { elsewhere: usable.elsewhere })}
+          </strong>
         )}{' '}
         <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(found!.text))}>
-          Use {(usable.item.frame ?? usable.item.canonical).replace(/^https?:\/\//, '').slice(0, 60)}
+          {t('Use {frame}', { frame: (usable.item.frame ?? usable.item.canonical).replace(/^https?:\/\//, '').slice(0, 60) })}
         </button>
       </p>
     );
-  if (refused) return <p className="quiet">The page could not be asked for its player: {WHY_NOT[refused] ?? refused}.</p>;
-  return <p className="quiet">The page names no player of its own. If the host gives embed code, paste that instead.</p>;
+  if (refused)
+    return (
+      <p className="quiet">{t('The page could not be asked for its player: {why}.', { why: WHY_NOT[refused] ?? refused })}</p>
+    );
+  return <p className="quiet">{t('The page names no player of its own. If the host gives embed code, paste that instead.')}</p>;
 }
 
 /** Where a row of a batch is worked on, the way back to the others. */
@@ -133,7 +141,7 @@ function BatchRowNote(): ReactElement | null {
   const row = useAppSelector((state) => /^batch-.*-(\d+)$/.exec(state.bench.present.id)?.[1]);
   return row === undefined ? null : (
     <p className="quiet">
-      Row {row} of the batch. <Link to="/batch">Back to the batch</Link>
+      {t('Row {row} of the batch.', { row })} <Link to="/batch">{t('Back to the batch')}</Link>
     </p>
   );
 }
@@ -148,11 +156,11 @@ function SiteChoice(): ReactElement {
   };
   return (
     <label className="site-choice">
-      For the site{' '}
+      {t('For the site')}{' '}
       <select value={site?.id ?? ''} onChange={(event) => choose(event.target.value)}>
         {sites.map(({ id, name, column }) => (
           <option key={id} value={id}>
-            {name} · {column} px
+            {t('{name} · {column} px', { name, column })}
           </option>
         ))}
       </select>

@@ -10,19 +10,20 @@ import { keepProof } from '../../proof/start.ts';
 import { proofAnswered, proofBegun, proofShown, type ProofState } from '../../state/proof.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { showMoment, t } from '../../../messages/t.ts';
 
 const STATIONS = [
-  { moment: 'arrive', name: 'Arrive', doing: 'the page opens …' },
-  { moment: 'begin', name: 'Begin', doing: 'does it begin by itself? …' },
-  { moment: 'during', name: 'During', doing: 'watching …' },
-  { moment: 'end', name: 'End', doing: 'on to shortly before the end …' },
+  { moment: 'arrive', name: t('Arrive'), doing: t('the page opens …') },
+  { moment: 'begin', name: t('Begin'), doing: t('does it begin by itself? …') },
+  { moment: 'during', name: t('During'), doing: t('watching …') },
+  { moment: 'end', name: t('End'), doing: t('on to shortly before the end …') },
 ] as const;
 
 const VERDICTS: Record<ProofRow['verdict'], string> = {
-  'as asked': 'as asked',
-  differs: 'not as asked',
-  told: 'the host’s default',
-  'not seen': 'could not be seen',
+  'as asked': t('as asked'),
+  differs: t('not as asked'),
+  told: t('the host’s default'),
+  'not seen': t('could not be seen'),
 };
 
 /** The four moments of a visit: what was asked, beside what happened. */
@@ -31,15 +32,15 @@ export function ProofStrip(): ReactElement {
   const rows = step === null ? (proof?.rows ?? []) : [];
   const reached = STATIONS.findIndex(({ moment }) => moment === step);
   return (
-    <section className="moments proof" aria-label="Play-through" aria-busy={step !== null}>
+    <section className="moments proof" aria-label={t('Play-through')} aria-busy={step !== null}>
       <div className="stations">
         {STATIONS.map(({ moment, name, doing }, i) => (
           <div key={moment} className="station" data-moment={moment} data-live={moment === step}>
             <h2>{name}</h2>
             {moment === step && <p className="proof-doing">{doing}</p>}
-            {step !== null && i < reached && <p className="quiet">looked at</p>}
+            {step !== null && i < reached && <p className="quiet">{t('looked at')}</p>}
             {step === null && !rows.some(({ question }) => momentOf(question) === moment) && (
-              <p className="quiet">nothing to look at</p>
+              <p className="quiet">{t('nothing to look at')}</p>
             )}
             <ul>
               {rows
@@ -53,8 +54,9 @@ export function ProofStrip(): ReactElement {
         <Summary />
         {!WITHOUT_CREDENTIALS && (
           <p className="quiet proof-signed">
-            This browser opens frames with your cookies. Where you are signed in at the host, you see what you see, not what
-            visitors see: sign out there, or play it through in a private window.
+            {t(
+              'This browser opens frames with your cookies. Where you are signed in at the host, you see what you see, not what visitors see: sign out there, or play it through in a private window.',
+            )}
           </p>
         )}
       </div>
@@ -77,18 +79,18 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
   return (
     <li className="proof-row" data-verdict={row.verdict}>
       <strong>{sayObserved(row)}</strong>
-      {row.verdict === 'differs' && row.by === 'player' && <span>asked: {sayExpected(row)}</span>}
+      {row.verdict === 'differs' && row.by === 'player' && <span>{t('asked: {row}', { row: sayExpected(row) })}</span>}
       <small>
         {VERDICTS[row.verdict]}
-        {row.by === 'person' && ', as you saw it'}
+        {row.by === 'person' && t(', as you saw it')}
       </small>
       {row.verdict === 'not seen' && (
         <span className="proof-answers">
           <button type="button" className="inline-remedy" onClick={() => answer(true)}>
-            Yes
+            {t('Yes')}
           </button>
           <button type="button" className="inline-remedy" onClick={() => answer(false)}>
-            No
+            {t('No')}
           </button>
         </span>
       )}
@@ -102,24 +104,24 @@ function Summary(): ReactElement {
   const code = useAppSelector((state) => selectEmbed(state)?.code.text);
   return (
     <div className="station proof-summary">
-      <h2>Play-through</h2>
+      <h2>{t('Play-through')}</h2>
       <p role="status">
-        {step !== null ? 'Playing it as a visitor who was never here …' : proof && `${upper(sayProof(proof))}.`}
+        {step !== null ? t('Playing it as a visitor who was never here …') : proof && `${upper(sayProof(proof))}.`}
       </p>
       {step === null && proof && (
         <p className="quiet">
-          {new Date(proof.date).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
-          {proof.code === code ? '; kept with the embed.' : '; the code has changed since.'}
+          {showMoment(proof.date)}
+          {proof.code === code ? t('; kept with the embed.') : t('; the code has changed since.')}
         </p>
       )}
       <div className="proof-ends">
         {step === null && (
           <Button variant="outlined" onClick={() => dispatch(proofBegun())}>
-            Once more
+            {t('Once more')}
           </Button>
         )}
         <Button variant="outlined" onClick={() => dispatch(proofShown(false))}>
-          {step === null ? 'Back to the settings' : 'Stop'}
+          {step === null ? t('Back to the settings') : t('Stop')}
         </Button>
       </div>
     </div>

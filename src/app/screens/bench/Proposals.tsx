@@ -7,6 +7,7 @@ import { saySetting } from '../../../messages/en.ts';
 import { selectCard } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { keepProposal } from '../../state/teachParameter.ts';
+import { t } from '../../../messages/t.ts';
 
 /** What a host may have besides what is known of it: guesses, told as guesses. */
 export function Proposals({ item }: { item: Item }): ReactElement | null {
@@ -16,10 +17,10 @@ export function Proposals({ item }: { item: Item }): ReactElement | null {
   if (proposals.length === 0) return null;
   return (
     <details className="what-it-does" open={item.host === null && item.unknown.length === 0}>
-      <summary>It may also take</summary>
+      <summary>{t('It may also take')}</summary>
       <div className="guesses">
         {' '}
-        <small>Guesses. None is sent unless you choose it; play it through to see whether it is obeyed.</small>
+        <small>{t('Guesses. None is sent unless you choose it; play it through to see whether it is obeyed.')}</small>
         {proposals.map((one) => (
           <Button key={one.setting} size="small" variant="outlined" onClick={() => void keepProposal(store, item, one)}>
             {saySetting(one.setting, one.value)} <code>{one.raw}</code>

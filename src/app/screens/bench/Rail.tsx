@@ -7,6 +7,7 @@ import { selectEmbed, selectFacts, selectItem } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { pointedAt } from '../../state/view.ts';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
+import { t } from '../../../messages/t.ts';
 
 /** The rail: the duration, or the pages, with the marks that a publisher drags. */
 export function Rail(): ReactElement | null {
@@ -19,28 +20,28 @@ export function Rail(): ReactElement | null {
     return facts.pages ? (
       <PageRail pages={facts.pages} sheet={sheets} />
     ) : (
-      <RailWords words={`The number of ${sheets}s is not known.`} />
+      <RailWords words={t('How many there are is not known.')} />
     );
   if (item.kind === 'map') return <ZoomRail />;
   const words = item.scope === 'item' || item.kind === 'album' ? STANDING[item.kind] : ONE_BY_ONE;
   if (words) return <RailWords words={words} />;
   const duration = facts.duration ?? reported;
-  return duration ? <TimeRail duration={duration} /> : <RailWords words="The duration is not known yet." />;
+  return duration ? <TimeRail duration={duration} /> : <RailWords words={t('The duration is not known yet.')} />;
 }
 
 /** What is turned or walked through, by kind. */
-const SHEETS: { readonly [K in Kind]?: string } = { document: 'page', slideshow: 'slide', booklet: 'page' };
-const ONE_BY_ONE = 'A playlist: one after the other, each from its beginning.';
+const SHEETS: { readonly [K in Kind]?: string } = { document: t('page'), slideshow: t('slide'), booklet: t('page') };
+const ONE_BY_ONE = t('A playlist: one after the other, each from its beginning.');
 /** Kinds that do not last: what happens is over when it is there. */
 const STANDING: { readonly [K in Kind]?: string } = {
-  live: 'Live: it begins when the visitor comes, and has no end.',
-  chat: 'A chat: it goes on for as long as people talk.',
-  schedule: 'A schedule: it stands there, and changes with the week.',
-  form: 'A form: it begins when the visitor writes, and ends when it is sent.',
-  loop: 'A short loop: it begins again and again by itself.',
-  album: 'An album: visitors go from photo to photo themselves.',
-  picture: 'A picture: it stands there.',
-  page: 'Nothing is known yet of what happens in this frame.',
+  live: t('Live: it begins when the visitor comes, and has no end.'),
+  chat: t('A chat: it goes on for as long as people talk.'),
+  schedule: t('A schedule: it stands there, and changes with the week.'),
+  form: t('A form: it begins when the visitor writes, and ends when it is sent.'),
+  loop: t('A short loop: it begins again and again by itself.'),
+  album: t('An album: visitors go from photo to photo themselves.'),
+  picture: t('A picture: it stands there.'),
+  page: t('Nothing is known yet of what happens in this frame.'),
 };
 const NEAREST = 19;
 
@@ -48,7 +49,7 @@ const NEAREST = 19;
 function ZoomRail(): ReactElement {
   const asked = useAppSelector((state) => selectEmbed(state)!.settings.zoom);
   const zoom = Math.min(NEAREST, Number(asked ?? 1));
-  const words = asked === undefined ? 'zoom as usual' : `zoom ${zoom}`;
+  const words = asked === undefined ? t('zoom as usual') : t('zoom {zoom}', { zoom });
   return (
     <div className="rail">
       <div className="rail-line">
@@ -57,7 +58,7 @@ function ZoomRail(): ReactElement {
         ))}
         <Mark
           id="zoom"
-          name="Map zoom"
+          name={t('Map zoom')}
           value={zoom}
           least={1}
           most={NEAREST}
@@ -105,14 +106,14 @@ function TimeRail({ duration }: { duration: number }): ReactElement {
             viewBox="0 0 100 20"
             preserveAspectRatio="none"
             role="img"
-            aria-label="begins again"
+            aria-label={t('begins again')}
           >
             <path d="M99 20 V6 Q99 2 95 2 H5 Q1 2 1 6 V18" vectorEffect="non-scaling-stroke" />
           </svg>
         )}
         {now !== undefined && <i className="rail-now" style={{ left: at(now) }} />}
-        <Mark id="start" name="Start" value={start} most={duration} words={showTime(start)} left={at(start)} />
-        <Mark id="end" name="End" value={end} most={duration} words={showTime(end)} left={at(end)} />
+        <Mark id="start" name={t('Start')} value={start} most={duration} words={showTime(start)} left={at(start)} />
+        <Mark id="end" name={t('End')} value={end} most={duration} words={showTime(end)} left={at(end)} />
       </div>
     </div>
   );
@@ -136,18 +137,27 @@ function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElem
         ))}
         <Mark
           id="page"
-          name={`Start ${sheet}`}
+          name={t('Start {sheet}', { sheet })}
           value={page}
           least={1}
           most={pages}
-          words={`${sheet} ${page} of ${pages}`}
+          words={t('{sheet} {page} of {pages}', { sheet, page, pages })}
           left={at(page)}
         />
       </div>
       {interval !== undefined && (
         <p className="rail-words">
-          {sheet} by {sheet}, each {showTime(interval)}: {showTime(Math.round(interval * (pages - page + 1)))} in all
-          {settings.loop === 'on' ? ', then again' : ''}
+          {settings.loop === 'on'
+            ? t('{sheet} by {sheet}, each {interval}: {interval2} in all, then again', {
+                sheet,
+                interval: showTime(interval),
+                interval2: showTime(Math.round(interval * (pages - page + 1))),
+              })
+            : t('{sheet} by {sheet}, each {interval}: {interval2} in all', {
+                sheet,
+                interval: showTime(interval),
+                interval2: showTime(Math.round(interval * (pages - page + 1))),
+              })}
         </p>
       )}
     </div>

@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { settingsListed, tokenOpened } from '../../state/view.ts';
 import { FinderBox } from '../../ui/FinderBox.tsx';
 import { FINDER_BUTTON } from './finderButton.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Every setting by its name, found by typing; choosing one opens it. */
 export function SettingFinder(): ReactElement | null {
@@ -22,12 +23,12 @@ export function SettingFinder(): ReactElement | null {
       onClose={() => dispatch(settingsListed(null))}
       anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
       transformOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': 'Find a setting' } as object }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': t('Find a setting') } as object }}
     >
       <FinderBox
         label={labelOf(listed)}
         options={options}
-        nothing="No setting is called so."
+        nothing={t('No setting is called so.')}
         choose={({ id }) => dispatch(tokenOpened(id))}
       />
     </Popover>
@@ -36,4 +37,4 @@ export function SettingFinder(): ReactElement | null {
 
 const NONE: SettingOption[] = [];
 const labelOf = (listed: Moment | 'all'): string =>
-  listed === 'all' ? 'Find a setting' : `Settings: ${MOMENT_NAMES[listed].name}`;
+  listed === 'all' ? t('Find a setting') : t('Settings: {moment}', { moment: MOMENT_NAMES[listed].name });

@@ -10,6 +10,8 @@ import { copyText } from '../../copyText.ts';
 import { saveFile } from '../../ui/files.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { fileOf, plainName } from '../../../core/many/kit/codeFile.ts';
+import { t } from '../../../messages/t.ts';
+import { formHelpOf, formLabelOf } from '../../../messages/labels.ts';
 
 /** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
 export function SeveralCodes({ close }: { close: () => void }): ReactElement {
@@ -23,7 +25,7 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
   const [said, setSaid] = useState('');
   const codes = wanted.flatMap((form) => {
     const code = selectVariant(store.getState(), {}, form)?.code;
-    return code ? [{ form, text: code.text, label: FORMS.find(({ id }) => id === form)!.label }] : [];
+    return code ? [{ form, text: code.text, label: formLabelOf(form) }] : [];
   });
   const take = (): void => {
     const embed = selectEmbed(store.getState());
@@ -32,10 +34,10 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
   const copy = (): void => {
     copyText(codes.map(({ label, text }) => `${label}\n${text}`).join('\n\n')).then(
       () => {
-        setSaid(`${codes.length} codes copied, each under its name.`);
+        setSaid(t('{codes} codes copied, each under its name.', { codes: codes.length }));
         take();
       },
-      () => setSaid('The browser refused to copy. Save them as files instead.'),
+      () => setSaid(t('The browser refused to copy. Save them as files instead.')),
     );
   };
   const save = (): void => {
@@ -46,22 +48,22 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
   };
   return (
     <DialogFrame
-      title="Several types of code"
+      title={t('Several types of code')}
       close={close}
       actions={
         <>
           <Button variant="contained" disabled={codes.length === 0} onClick={copy}>
-            Copy them together
+            {t('Copy them together')}
           </Button>
           <Button variant="outlined" disabled={codes.length === 0} onClick={save}>
-            Save them as files in a zip
+            {t('Save them as files in a zip')}
           </Button>
         </>
       }
     >
       <div className="several-codes">
-        {FORMS.map(({ id, label, help }) => (
-          <label key={id} className="tick" title={help}>
+        {FORMS.map(({ id }) => (
+          <label key={id} className="tick" title={formHelpOf(id)}>
             <input
               type="checkbox"
               checked={wanted.includes(id)}
@@ -69,7 +71,7 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
                 setWanted(FORMS.map((form) => form.id).filter((one) => (one === id ? target.checked : wanted.includes(one))))
               }
             />
-            {label}
+            {formLabelOf(id)}
           </label>
         ))}
       </div>

@@ -9,6 +9,7 @@ import { changed, styleTaken } from '../../state/bench.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
 import { selectEmbed, selectSite, selectStyle, selectStyles } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 /** What the house style of the site says of a setting; what differs is put back, or taken into the style. */
 export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
@@ -27,7 +28,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
   if (said === value)
     return (
       <p className="style-note">
-        House style of {site.name}
+        {t('House style of {site}', { site: site.name })}
         {why && <>: {why}</>}
       </p>
     );
@@ -43,22 +44,22 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
     <div className="style-note" data-differs={said !== undefined}>
       {said !== undefined && (
         <p>
-          The house style of {site.name} says: {saySetting(id, said)}
+          {t('The house style of {site} says: {setting}', { site: site.name, setting: saySetting(id, said) })}
           {why && <> ({why})</>}
         </p>
       )}
       <label>
-        <span>Why it should be so for all {sayKinds(kind)} there</span>
+        <span>{t('Why it should be so for all {kind} there', { kind: sayKinds(kind) })}</span>
         <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
       </label>
       <p className="style-ways">
         {said !== undefined && (
           <Button variant="outlined" onClick={() => dispatch(changed({ change: { [id]: said } }))}>
-            Put it back
+            {t('Put it back')}
           </Button>
         )}
         <Button variant="outlined" onClick={take}>
-          {value === undefined ? 'Drop it from the house style' : 'Take it into the house style'}
+          {value === undefined ? t('Drop it from the house style') : t('Take it into the house style')}
         </Button>
       </p>
     </div>

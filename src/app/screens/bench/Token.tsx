@@ -3,11 +3,13 @@ import { shallowEqual } from 'react-redux';
 import { isProposed } from '../../../core/known/hosts/card.ts';
 import { offerOf } from '../../../core/known/hosts/offers.ts';
 import type { State as PlanState } from '../../../core/model/plan.ts';
-import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 import { saySetting, STATE_WORDS } from '../../../messages/en.ts';
 import { selectBook, selectCard, selectEmbed, selectStyle } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../state/store.ts';
 import { pointedAt, tokenOpened } from '../../state/view.ts';
+import { t, within } from '../../../messages/t.ts';
+import { labelOf } from '../../../messages/labels.ts';
 
 /** The states that a publisher need not be told in words: it simply works. */
 const PLAIN: readonly PlanState[] = ['sent', 'done here'];
@@ -53,9 +55,9 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
       onFocus={() => dispatch(pointedAt(id))}
       onBlur={() => dispatch(pointedAt(null))}
     >
-      <span className="token-words">{brief ? settingOf(id).label.toLowerCase() : saySetting(id, shown.asked)}</span>
-      {shown.offStyle && <small className="off-style">not as the house does</small>}
-      {shown.guessed && !brief && <small className="off-style">a guess</small>}
+      <span className="token-words">{brief ? within(labelOf(id)) : saySetting(id, shown.asked)}</span>
+      {shown.offStyle && <small className="off-style">{t('not as the house does')}</small>}
+      {shown.guessed && !brief && <small className="off-style">{t('a guess')}</small>}
       {shown.told && !brief && <small>{STATE_WORDS[shown.state as PlanState]}</small>}
     </button>
   );

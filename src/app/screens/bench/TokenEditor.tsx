@@ -13,6 +13,8 @@ import { StyleNote } from './StyleNote.tsx';
 import { tokenElementId } from './Token.tsx';
 import { ValueField } from './ValueField.tsx';
 import { VALUE_FORM } from './valueFieldProps.ts';
+import { t } from '../../../messages/t.ts';
+import { labelOf } from '../../../messages/labels.ts';
 
 /** The setting whose token was opened, in place. */
 export function TokenEditor(): ReactElement | null {
@@ -41,7 +43,7 @@ export function TokenEditor(): ReactElement | null {
       onClose={close}
       anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
       transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': settingOf(id).label } as object }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': labelOf(id) } as object }}
     >
       <div ref={watch}>
         <Editor id={id} close={close} />
@@ -67,10 +69,10 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       <StyleNote id={id} />
       <div className="editor-ends">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
-          Reset
+          {t('Reset')}
         </Button>
         <Button variant="contained" {...(typed ? { type: 'submit', form: VALUE_FORM } : { onClick: close })}>
-          Done
+          {t('Done')}
         </Button>
       </div>
     </div>
@@ -83,12 +85,10 @@ function CardNote({ id }: { id: SettingId }): ReactElement | null {
   const use = card?.settings[id];
   if (!card || !use) return null;
   if (isProposed(use))
-    return <p className="card-note">A guess: nobody has seen this host obey it yet. Play it through to find out.</p>;
+    return <p className="card-note">{t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}</p>;
   const note = use.in === 'nowhere' ? { text: use.note, date: use.since } : use.note;
   return note ? (
-    <p className="card-note">
-      {card.name}, as of {note.date}: {note.text}
-    </p>
+    <p className="card-note">{t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}</p>
   ) : null;
 }
 

@@ -9,6 +9,7 @@ import type { NamedText } from '../../ui/files.ts';
 import { SaidMost } from '../../ui/SaidMost.tsx';
 import { TextValueField } from './TextValueField.tsx';
 import type { ValueFieldProps } from './valueFieldProps.ts';
+import { showNumber, t } from '../../../messages/t.ts';
 
 /** What is said: typed, or of a file with times, which also tells what it is about and where. */
 export function TranscriptField(props: ValueFieldProps): ReactElement {
@@ -28,17 +29,20 @@ export function TranscriptField(props: ValueFieldProps): ReactElement {
     setCues(read);
     if (text.length > longest)
       return setSaid(
-        `It is ${text.length.toLocaleString('en')} characters long, and ${longest.toLocaleString('en')} go into the code. A running order of this one item takes all of it, and follows it.`,
+        t(
+          'It is {text} characters long, and {longest} go into the code. A running order of this one item takes all of it, and follows it.',
+          { text: showNumber(text.length), longest: showNumber(longest) },
+        ),
       );
     if (text !== '') props.set(text);
-    setSaid(read.length > 0 ? `${read.length} lines, without their times.` : 'Taken as plain text.');
+    setSaid(read.length > 0 ? t('{read} lines, without their times.', { read: read.length }) : t('Taken as plain text.'));
   };
   const jump = askPlayer(store, 'seek', { act: false })
     ? (time: number): void => void askPlayer(store, 'seek', { time })
     : undefined;
   return (
     <>
-      <FileButton words="Open WebVTT, SubRip or text" accept=".vtt,.srt,.txt" give={take} />
+      <FileButton words={t('Open WebVTT, SubRip or text')} accept=".vtt,.srt,.txt" give={take} />
       {said !== '' && <p role="status">{said}</p>}
       {cues.length > 0 && <SaidMost transcript={cues} jump={jump} />}
       <TextValueField {...props} />

@@ -9,6 +9,8 @@ import { selectFacts, selectSite } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { NotLoaded } from '../../ui/NotLoaded.tsx';
+import { t } from '../../../messages/t.ts';
+import { labelOf } from '../../../messages/labels.ts';
 
 const CoverField = lazily(() => import('./CoverField.tsx').then((module) => module.CoverField), NotLoaded);
 
@@ -48,7 +50,7 @@ function OptionField({ id, value, set, options }: ValueFieldProps & { options: r
       exclusive
       size="small"
       value={value ?? null}
-      aria-label={settingOf(id).label}
+      aria-label={labelOf(id)}
       onChange={(_, next: string | null) => next && set(next)}
     >
       {options.map((option) => (
@@ -66,7 +68,7 @@ function SetField({ id, value, set, options }: ValueFieldProps & { options: read
     <ToggleButtonGroup
       size="small"
       value={value === undefined ? [] : String(value).split(',')}
-      aria-label={settingOf(id).label}
+      aria-label={labelOf(id)}
       onChange={(_, next: string[]) => next.length > 0 && set(options.filter((option) => next.includes(option)).join(','))}
     >
       {options.map((option) => (
@@ -94,15 +96,27 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
   );
   const offers =
     type === 'time' && time !== undefined
-      ? [button(`where the preview stands: ${writeValue({ type: 'time' }, Math.floor(time))}`, Math.floor(time))]
+      ? [
+          button(
+            t('where the preview stands: {writeValue}', { writeValue: writeValue({ type: 'time' }, Math.floor(time)) }),
+            Math.floor(time),
+          ),
+        ]
       : type === 'colour'
         ? (site?.palette ?? []).map(({ name, colour }) => button(name, colour, colour))
         : type === 'ratio'
           ? RATIOS.map((ratio) => button(ratio, ratio))
           : id === 'page' && page !== undefined
-            ? [button(`where the preview stands: ${page}`, page)]
+            ? [button(t('where the preview stands: {page}', { page }), page)]
             : id === 'height' && content !== undefined
-              ? [button(`as high as its content${onPhone ? ' on a phone' : ''}: ${content} px`, content)]
+              ? [
+                  button(
+                    onPhone
+                      ? t('as high as its content on a phone: {content} px', { content })
+                      : t('as high as its content: {content} px', { content }),
+                    content,
+                  ),
+                ]
               : [];
   return offers.length > 0 ? <div className="offers">{offers}</div> : null;
 }

@@ -6,6 +6,7 @@ import { guess, type Guess } from '../../../core/teach/guess.ts';
 import { saySetting } from '../../../messages/en.ts';
 import type { Store } from '../../state/store.ts';
 import { teachParameter } from '../../state/teachParameter.ts';
+import { t } from '../../../messages/t.ts';
 
 /** The likeliest meanings, each with what the value would mean; one press, and the host is known by it. */
 export function WhatItDoes({ parameter, item }: { parameter: Parameter; item: Item }): ReactElement | null {
@@ -15,14 +16,14 @@ export function WhatItDoes({ parameter, item }: { parameter: Parameter; item: It
   const take = async (one: Guess): Promise<void> => setFailed(!(await teachParameter(store, item, { parameter, guess: one })));
   if (likely.length === 0) return null;
   return (
-    <div className="what-it-does" role="group" aria-label={`What does ${parameter.raw} do?`}>
-      <small>What does it do?</small>
+    <div className="what-it-does" role="group" aria-label={t('What does {raw} do?', { raw: parameter.raw })}>
+      <small>{t('What does it do?')}</small>
       {likely.map((one) => (
         <Button key={one.setting} size="small" variant="outlined" onClick={() => void take(one)}>
           {saySetting(one.setting, one.value)}
         </Button>
       ))}
-      {failed && <small className="wrong">This cannot be told from one code. Teach the host with more of them.</small>}
+      {failed && <small className="wrong">{t('This cannot be told from one code. Teach the host with more of them.')}</small>}
     </div>
   );
 }

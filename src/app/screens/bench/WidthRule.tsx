@@ -3,6 +3,8 @@ import { selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pageWidened } from '../../state/view.ts';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
+import { t } from '../../../messages/t.ts';
+import { SCREEN_NAMES } from '../../../messages/screens.ts';
 
 const NARROWEST = 280;
 const WIDEST = 1600;
@@ -38,7 +40,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           <i key={i} style={{ left: at((i + 1) * 100) }} />
         ))}
         <b className="rule-column" style={{ width: at(column) }}>
-          column {column}
+          {t('column {column}', { column })}
         </b>
       </div>
       <div className="rule-marks" ref={line}>
@@ -51,7 +53,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
             aria-pressed={width === pixels}
             onClick={() => dispatch(pageWidened(pixels))}
           >
-            {name} {pixels}
+            {SCREEN_NAMES[name as keyof typeof SCREEN_NAMES]} {pixels}
           </button>
         ))}
         <span
@@ -59,11 +61,11 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           tabIndex={0}
           className="rule-mark"
           style={{ left: at(width) }}
-          aria-label="Width of the page"
+          aria-label={t('Width of the page')}
           aria-valuemin={NARROWEST}
           aria-valuemax={WIDEST}
           aria-valuenow={width}
-          aria-valuetext={`${width} pixels`}
+          aria-valuetext={t('{width} pixels', { width })}
           onKeyDown={(event) => {
             const step = arrowStep(event);
             if (step === 0) return;
@@ -74,7 +76,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
         />
       </div>
       <label className="rule-number">
-        <span className="hidden-words">Width of the page in pixels</span>
+        <span className="hidden-words">{t('Width of the page in pixels')}</span>
         <input
           type="number"
           min={NARROWEST}
@@ -82,7 +84,8 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           value={width}
           onChange={(event) => dispatch(pageWidened(clamp(Number(event.target.value) || NARROWEST)))}
         />
-        px{room > 0 && scale < 1 ? ` at ${Math.round(scale * 100)} %` : ''}
+        px
+        {room > 0 && scale < 1 ? t(' at {scale} %', { scale: Math.round(scale * 100) }) : ''}
       </label>
     </div>
   );

@@ -5,6 +5,7 @@ import { ONCE } from '../../state/server.ts';
 import { asCommand } from './asCommand.ts';
 import { CopyLine } from './CopyLine.tsx';
 import { useAsk } from './useAsk.ts';
+import { t } from '../../../messages/t.ts';
 
 const pretty = (data: unknown): string => JSON.stringify(data, null, 2);
 
@@ -41,7 +42,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
       <TextField
         size="small"
         select
-        label="Question"
+        label={t('Question')}
         value={path}
         onChange={({ target }) => {
           setPath(target.value);
@@ -50,7 +51,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
       >
         {questions.map(({ to, post }) => (
           <MenuItem key={to} value={to}>
-            {to}: {post.summary}
+            {to}: {t(post.summary)}
           </MenuItem>
         ))}
       </TextField>
@@ -60,28 +61,28 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           multiline
           maxRows={14}
           fullWidth
-          label="What is sent"
+          label={t('What is sent')}
           value={text}
           onChange={({ target }) => setTexts(new Map(texts).set(path, target.value))}
           error={!read}
-          helperText={read ? '' : 'This is no JSON: look for a missing comma or quotation mark.'}
+          helperText={read ? '' : t('This is no JSON: look for a missing comma or quotation mark.')}
           slotProps={{ htmlInput: { spellCheck: false } }}
           className="connect-code-field"
         />
         <p className="connect-send">
           <Button type="submit" variant="outlined" disabled={!read || asking}>
-            Send
+            {t('Send')}
           </Button>
         </p>
       </div>
-      <div role="status" aria-label="Answer">
+      <div role="status" aria-label={t('Answer')}>
         {(data !== undefined || error !== undefined) && (
           <pre className="connect-code" data-wrong={error !== undefined}>
             {pretty(data ?? (error as { data?: unknown } | undefined)?.data ?? error)}
           </pre>
         )}
       </div>
-      <CopyLine text={asCommand(`${location.origin}/api${path}`, text, accessKey)} name="the question as a command" />
+      <CopyLine text={asCommand(`${location.origin}/api${path}`, text, accessKey)} name={t('the question as a command')} />
     </form>
   );
 }

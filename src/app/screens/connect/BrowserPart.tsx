@@ -1,5 +1,7 @@
 import { useCallback, type ReactElement } from 'react';
 import { CopyLine } from './CopyLine.tsx';
+import { t } from '../../../messages/t.ts';
+import { rich } from '../../ui/rich.tsx';
 
 const takes = `${location.origin}/?take=`;
 const SCRIPT = `javascript:void open('${takes}'+encodeURIComponent(location.href))`;
@@ -10,20 +12,25 @@ export function BrowserPart(): ReactElement {
   const asBookmark = useCallback((link: HTMLAnchorElement | null) => link?.setAttribute('href', SCRIPT), []);
   return (
     <section aria-labelledby="connect-browser">
-      <h2 id="connect-browser">From your browser</h2>
+      <h2 id="connect-browser">{t('From your browser')}</h2>
       <p>
-        Drag{' '}
-        <a ref={asBookmark} className="bookmark" onClick={(event) => event.preventDefault()}>
-          To the Bench
-        </a>{' '}
-        to your bookmarks. Press it on the page of a video, a map or anything else, and the Bench opens with that page’s link.
+        {rich(
+          'Drag <a>To the Bench</a> to your bookmarks. Press it on the page of a video, a map or anything else, and the Bench opens with that page’s link.',
+          {
+            a: (inside) => (
+              <a ref={asBookmark} className="bookmark" onClick={(event) => event.preventDefault()}>
+                {inside}
+              </a>
+            ),
+          },
+        )}
       </p>
-      <p>Any program can do the same by opening this address with a link at its end:</p>
-      <CopyLine text={takes} name="the address that takes a link" />
+      <p>{t('Any program can do the same by opening this address with a link at its end:')}</p>
+      <CopyLine text={takes} name={t('the address that takes a link')} />
       <p className="quiet">
-        Installed as an application (by the menu of the browser), Refenestra is among the places to which a phone shares links,
-        and it opens without a network: what you have made is there, and can be changed, saved and copied. Only previews and facts
-        of hosts need a network.
+        {t(
+          'Installed as an application (by the menu of the browser), Refenestra is among the places to which a phone shares links, and it opens without a network: what you have made is there, and can be changed, saved and copied. Only previews and facts of hosts need a network.',
+        )}
       </p>
     </section>
   );

@@ -5,29 +5,37 @@ import { AskPart } from './AskPart.tsx';
 import { BrowserPart } from './BrowserPart.tsx';
 import { EditorPart } from './EditorPart.tsx';
 import { JobsPart } from './JobsPart.tsx';
+import { t } from '../../../messages/t.ts';
+import { rich } from '../../ui/rich.tsx';
 
 /** How other programs get codes from here: the browser, page editors, scripts, and jobs for what takes long. */
 export function Connect(): ReactElement {
   const [key, setKey] = useState('');
   return (
     <div className="connect">
-      <h1>Connect</h1>
-      <p className="quiet">Right embeds where you write: from your browser, from a page editor, from a program of your own.</p>
+      <h1>{t('Connect')}</h1>
+      <p className="quiet">
+        {t('Right embeds where you write: from your browser, from a page editor, from a program of your own.')}
+      </p>
       <BrowserPart />
       <EditorPart />
       <section aria-labelledby="connect-programs">
-        <h2 id="connect-programs">From a program</h2>
+        <h2 id="connect-programs">{t('From a program')}</h2>
         <p>
-          What the command line makes, over HTTP. <a href="/api/openapi.json">The description (OpenAPI 3.1)</a> is for programs
-          that write programs.
+          {rich(
+            'What the command line makes, over HTTP. <a>The description (OpenAPI 3.1)</a> is for programs that write programs.',
+            {
+              a: (inside) => <a href="/api/openapi.json">{inside}</a>,
+            },
+          )}
         </p>
         <TextField
           size="small"
-          label="Key"
+          label={t('Key')}
           value={key}
           onChange={({ target }) => setKey(target.value)}
           autoComplete="off"
-          helperText="Only where the server asks for one; it is kept until you leave this screen."
+          helperText={t('Only where the server asks for one; it is kept until you leave this screen.')}
         />
         <AskPart accessKey={key} />
       </section>

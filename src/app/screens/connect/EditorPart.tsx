@@ -8,6 +8,7 @@ import { sayOEmbedRefusal } from '../../../messages/connect.ts';
 import { CopyLine } from './CopyLine.tsx';
 import { ServerSitePick } from './ServerSitePick.tsx';
 import { useAsk } from './useAsk.ts';
+import { t } from '../../../messages/t.ts';
 
 const END = { query: (query: Record<string, string>) => `${location.origin}/oembed?${new URLSearchParams(query).toString()}` };
 
@@ -26,32 +27,35 @@ export function EditorPart(): ReactElement {
   };
   return (
     <section aria-labelledby="connect-editor">
-      <h2 id="connect-editor">From a page editor</h2>
+      <h2 id="connect-editor">{t('From a page editor')}</h2>
       <p>
-        Editors that speak oEmbed turn a link that stands alone on a line into a player. Give them this address as the provider,
-        and every link that the Host book knows becomes the code of your site, in its house style.
+        {t(
+          'Editors that speak oEmbed turn a link that stands alone on a line into a player. Give them this address as the provider, and every link that the Host book knows becomes the code of your site, in its house style.',
+        )}
       </p>
       <form className="connect-fields" onSubmit={send}>
-        <ServerSitePick label="Site" site={site} choose={setSite} />
+        <ServerSitePick label={t('Site')} site={site} choose={setSite} />
         <TextField
           size="small"
           className="connect-long"
-          label="A link to try it with"
+          label={t('A link to try it with')}
           value={url}
           onChange={({ target }) => setLink(target.value)}
         />
         <Button type="submit" variant="outlined" disabled={url.trim() === '' || asking}>
-          Ask
+          {t('Ask')}
         </Button>
       </form>
-      <CopyLine text={END.query({ ...(site !== '' && { site }), url: '' })} name="the address for page editors" />
-      <div role="status" aria-label="Answer for the page editor">
+      <CopyLine text={END.query({ ...(site !== '' && { site }), url: '' })} name={t('the address for page editors')} />
+      <div role="status" aria-label={t('Answer for the page editor')}>
         {!asking && error !== undefined && <p className="wrong">{sayOEmbedRefusal(whyRefused(error))}</p>}
         {!asking && error === undefined && data && (
           <>
             <p>
               {data.provider_name}, {data.type}
-              {data.width != null && data.height != null && `, ${data.width} × ${data.height} pixels`}
+              {data.width != null &&
+                data.height != null &&
+                t(', {width} × {height} pixels', { width: data.width, height: data.height })}
             </p>
             <pre className="connect-code">{data.html}</pre>
           </>

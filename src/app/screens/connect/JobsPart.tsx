@@ -19,11 +19,10 @@ import { useAppDispatch } from '../../state/store.ts';
 import { saveFile } from '../../ui/files.ts';
 import { ServerSitePick } from './ServerSitePick.tsx';
 import { useAsk } from './useAsk.ts';
+import { showMoment, t } from '../../../messages/t.ts';
 
 /** Milliseconds between two looks at jobs that are under way, and at those that are not. */
 const [SOON, LATER] = [1000, 15_000];
-
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Work that takes long, done by the server while nobody waits: ordered, followed, called off, taken home. */
 export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElement {
@@ -39,21 +38,22 @@ export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElemen
   const changed = (): void => void look({ key });
   return (
     <section aria-labelledby="connect-jobs">
-      <h2 id="connect-jobs">Jobs</h2>
+      <h2 id="connect-jobs">{t('Jobs')}</h2>
       <p>
-        A batch of many thousand rows, or the sweep of a site at its address. The server goes on with it when you close this page;
-        what it made is kept for a week.
+        {t(
+          'A batch of many thousand rows, or the sweep of a site at its address. The server goes on with it when you close this page; what it made is kept for a week.',
+        )}
       </p>
       <OrderJob accessKey={key} changed={changed} />
       {error !== undefined && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
-      {error === undefined && jobs?.length === 0 && <p className="quiet">No job yet.</p>}
+      {error === undefined && jobs?.length === 0 && <p className="quiet">{t('No job yet.')}</p>}
       {error === undefined && jobs && jobs.length > 0 && (
-        <Table size="small" aria-label="Jobs">
+        <Table size="small" aria-label={t('Jobs')}>
           <TableHead>
             <TableRow>
-              <TableCell>Job</TableCell>
-              <TableCell>Ordered</TableCell>
-              <TableCell>State</TableCell>
+              <TableCell>{t('Job')}</TableCell>
+              <TableCell>{t('Ordered')}</TableCell>
+              <TableCell>{t('State')}</TableCell>
               <TableCell />
             </TableRow>
           </TableHead>
@@ -80,7 +80,7 @@ function JobRow({ job, accessKey: key, changed }: JobRowProps): ReactElement {
   const change = (what: typeof jobCancelled | typeof jobRetried): void =>
     void dispatch(what.initiate({ id: job.id, key })).then(changed);
   const { id, kind, title, state, parts, made, failed } = job;
-  const name = title || (kind === 'batch' ? 'Batch' : 'Sweep');
+  const name = title || (kind === 'batch' ? t('Batch') : t('Sweep'));
   const take = (): void =>
     void rowsOf(id, key).then(
       (rows) => saveFile(`${kind}-${id.slice(0, 8)}.ndjson`, rows, 'application/x-ndjson'),
@@ -89,21 +89,25 @@ function JobRow({ job, accessKey: key, changed }: JobRowProps): ReactElement {
   return (
     <TableRow>
       <TableCell>{name}</TableCell>
-      <TableCell>{when.format(new Date(job.ordered))}</TableCell>
+      <TableCell>{showMoment(new Date(job.ordered))}</TableCell>
       <TableCell>
         {JOB_STATES[state]}
         {(state === 'running' || state === 'waiting') && (
-          <LinearProgress variant="determinate" value={(100 * made) / parts} aria-label={`How far ${name} has come`} />
+          <LinearProgress
+            variant="determinate"
+            value={(100 * made) / parts}
+            aria-label={t('How far {name} has come', { name })}
+          />
         )}
         <small className="quiet">
-          {made} of {parts} {parts === 1 ? 'part' : 'parts'}
-          {failed > 0 && `, ${failed} failed: ${job.why ?? ''}`}
+          {t('{made} of {parts, plural, one {# part} other {# parts}}', { made, parts })}
+          {failed > 0 && t(', {failed} failed: {why}', { failed, why: job.why ?? '' })}
         </small>
       </TableCell>
       <TableCell>
-        {made > 0 && <Button onClick={take}>Save rows</Button>}
-        {(state === 'waiting' || state === 'running') && <Button onClick={() => change(jobCancelled)}>Cancel</Button>}
-        {(state === 'failed' || state === 'cancelled') && <Button onClick={() => change(jobRetried)}>Go on</Button>}
+        {made > 0 && <Button onClick={take}>{t('Save rows')}</Button>}
+        {(state === 'waiting' || state === 'running') && <Button onClick={() => change(jobCancelled)}>{t('Cancel')}</Button>}
+        {(state === 'failed' || state === 'cancelled') && <Button onClick={() => change(jobRetried)}>{t('Go on')}</Button>}
       </TableCell>
     </TableRow>
   );
@@ -135,22 +139,22 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
         <TextField
           size="small"
           select
-          label="Kind of job"
+          label={t('Kind of job')}
           value={kind}
           onChange={({ target }) => setKind(target.value as typeof kind)}
         >
-          <MenuItem value="batch">Batch</MenuItem>
-          <MenuItem value="sweep">Sweep of a site</MenuItem>
+          <MenuItem value="batch">{t('Batch')}</MenuItem>
+          <MenuItem value="sweep">{t('Sweep of a site')}</MenuItem>
         </TextField>
-        <TextField size="small" label="Name" value={title} onChange={({ target }) => setTitle(target.value)} />
-        <ServerSitePick label="Site of the job" site={site} choose={setSite} />
+        <TextField size="small" label={t('Name')} value={title} onChange={({ target }) => setTitle(target.value)} />
+        <ServerSitePick label={t('Site of the job')} site={site} choose={setSite} />
       </div>
       <TextField
         size="small"
         multiline={kind === 'batch'}
         minRows={kind === 'batch' ? 3 : 1}
         maxRows={8}
-        label={kind === 'batch' ? 'Links, a table as CSV, or a feed' : 'Address of the site'}
+        label={kind === 'batch' ? t('Links, a table as CSV, or a feed') : t('Address of the site')}
         value={text}
         onChange={({ target }) => setText(target.value)}
       />
@@ -158,11 +162,11 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
         {kind === 'batch' && (
           <FormControlLabel
             control={<Checkbox checked={asks} onChange={(_, on) => setAsks(on)} />}
-            label="Ask hosts for titles and sizes"
+            label={t('Ask hosts for titles and sizes')}
           />
         )}
         <Button type="submit" variant="outlined" disabled={asking || (kind === 'batch' ? text.trim() === '' : page === null)}>
-          Order
+          {t('Order')}
         </Button>
       </p>
       {error !== undefined && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}

@@ -2,6 +2,7 @@ import { MenuItem, TextField } from '@mui/material';
 import type { ReactElement } from 'react';
 import { selectGiven } from '../../state/answers.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   label: string;
@@ -20,9 +21,9 @@ export function ServerSitePick({ label, site, choose }: Props): ReactElement {
       label={label}
       value={site}
       onChange={({ target }) => choose(target.value)}
-      helperText="Those that the server knows"
+      helperText={t('Those that the server knows')}
     >
-      <MenuItem value="">No site</MenuItem>
+      <MenuItem value="">{t('No site')}</MenuItem>
       {sites.map(({ id, name }) => (
         <MenuItem key={id} value={id}>
           {name}

@@ -4,7 +4,7 @@ import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import type { HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf } from '../../../core/known/hosts/honours.ts';
-import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 import { saySpelt } from '../../../messages/teach.ts';
 import { freeId, keepCards } from '../../state/ownCards.ts';
 import { removeCard } from '../../state/removing.ts';
@@ -15,12 +15,14 @@ import { Listen } from './Listen.tsx';
 import { Proof } from './Proof.tsx';
 import { TryIt } from './TryIt.tsx';
 import { Turning } from './Turning.tsx';
+import { t } from '../../../messages/t.ts';
+import { labelOf } from '../../../messages/labels.ts';
 
 /** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
 /** Who keeps a card. */
 export type Whose = 'own' | 'team' | 'shipped';
 
-const WHOSE: Record<Whose, string> = { own: 'your own card', team: 'the team’s card', shipped: 'came with Refenestra' };
+const WHOSE: Record<Whose, string> = { own: t('your own card'), team: t('the team’s card'), shipped: t('came with Refenestra') };
 
 export function CardView({ card, whose }: { card: HostCard; whose: Whose }): ReactElement {
   const own = whose === 'own';
@@ -30,27 +32,25 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
     <>
       <header className="card-head">
         <h2>{card.name}</h2>
-        <span className="quiet">
-          {WHOSE[whose]}, as of {card.updated}
-        </span>
+        <span className="quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
         <Actions card={card} own={own} />
       </header>
-      <h3>From link to frame</h3>
+      <h3>{t('From link to frame')}</h3>
       <ul className="turnings">
         {examplesOf(card).map(([example, words]) => (
           <Turning key={example} text={example} words={words} host={card.id} book={book} />
         ))}
       </ul>
       <label className="try">
-        Try a link
-        <input value={tried} placeholder="paste any link of this host" onChange={(event) => setTried(event.target.value)} />
+        {t('Try a link')}
+        <input value={tried} placeholder={t('paste any link of this host')} onChange={(event) => setTried(event.target.value)} />
       </label>
       {tried.trim() !== '' && (
         <ul className="turnings">
-          <Turning text={tried} words="your link" host={card.id} book={book} />
+          <Turning text={tried} words={t('your link')} host={card.id} book={book} />
         </ul>
       )}
-      <h3>Settings</h3>
+      <h3>{t('Settings')}</h3>
       <SettingsTable card={card} />
       <Conditions card={card} />
       {own && <Listen card={card} />}
@@ -76,25 +76,25 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
   };
   return (
     <span className="card-actions">
-      {own && <Button onClick={() => void navigate(`/hosts/${card.id}/teach`)}>Teach it more</Button>}
-      {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>Edit</Button>}
-      <Button onClick={copy}>Copy as my own</Button>
-      <Button onClick={() => saveFile(`${card.id}.json`, JSON.stringify(card, null, 2))}>Export</Button>
-      {own && <Button onClick={() => void removeCard(store, card).then(() => navigate('/hosts'))}>Remove</Button>}
+      {own && <Button onClick={() => void navigate(`/hosts/${card.id}/teach`)}>{t('Teach it more')}</Button>}
+      {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>{t('Edit')}</Button>}
+      <Button onClick={copy}>{t('Copy as my own')}</Button>
+      <Button onClick={() => saveFile(`${card.id}.json`, JSON.stringify(card, null, 2))}>{t('Export')}</Button>
+      {own && <Button onClick={() => void removeCard(store, card).then(() => navigate('/hosts'))}>{t('Remove')}</Button>}
     </span>
   );
 }
 
 function SettingsTable({ card }: { card: HostCard }): ReactElement {
   const ids = Object.keys(card.settings) as SettingId[];
-  if (ids.length === 0) return <p className="quiet">This host honours no settings; only the frame itself can be set.</p>;
+  if (ids.length === 0) return <p className="quiet">{t('This host honours no settings; only the frame itself can be set.')}</p>;
   return (
     <table className="card-settings">
       <thead>
         <tr>
-          <th scope="col">Setting</th>
-          <th scope="col">Sent as</th>
-          <th scope="col">What it does today</th>
+          <th scope="col">{t('Setting')}</th>
+          <th scope="col">{t('Sent as')}</th>
+          <th scope="col">{t('What it does today')}</th>
         </tr>
       </thead>
       <tbody>
@@ -117,9 +117,9 @@ function SettingRow({ card, id }: { card: HostCard; id: SettingId }): ReactEleme
         : '';
   return (
     <tr data-how={honour.how}>
-      <th scope="row">{settingOf(id).label}</th>
-      <td>{'as' in honour ? <code>{saySpelt(id, card)}</code> : 'withdrawn'}</td>
-      <td>{note || 'As asked.'}</td>
+      <th scope="row">{labelOf(id)}</th>
+      <td>{'as' in honour ? <code>{saySpelt(id, card)}</code> : t('withdrawn')}</td>
+      <td>{note || t('As asked.')}</td>
     </tr>
   );
 }
@@ -130,7 +130,7 @@ function Conditions({ card }: { card: HostCard }): ReactElement | null {
   if (unique.length === 0) return null;
   return (
     <>
-      <h3>Conditions</h3>
+      <h3>{t('Conditions')}</h3>
       <ul className="conditions">
         {unique.map(({ words, remedy, date }) => (
           <li key={words}>

@@ -9,6 +9,7 @@ import { CardView, type Whose } from './CardView.tsx';
 import { HostGrid } from './HostGrid.tsx';
 import { Libraries } from './Libraries.tsx';
 import { Imports } from './Imports.tsx';
+import { t } from '../../../messages/t.ts';
 
 /** What is known of each host: one card, all of them against all settings, or a card being written. */
 export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries' }): ReactElement {
@@ -21,18 +22,18 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
   const card = cards.find((one) => one.id === id);
   return (
     <div className="hosts">
-      <nav className="hosts-list" aria-label="Host cards">
-        <h1>Host book</h1>
+      <nav className="hosts-list" aria-label={t('Host cards')}>
+        <h1>{t('Host book')}</h1>
         <NavLink to="/hosts" end>
-          All hosts, all settings
+          {t('All hosts, all settings')}
         </NavLink>
-        <NavLink to="/hosts/teach">Teach a host</NavLink>
-        <NavLink to="/hosts/libraries">Card libraries</NavLink>
+        <NavLink to="/hosts/teach">{t('Teach a host')}</NavLink>
+        <NavLink to="/hosts/libraries">{t('Card libraries')}</NavLink>
         <ul>
           {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>
               <NavLink to={`/hosts/${cardId}`}>
-                {name} <small>{{ own: 'your own', team: 'the team’s', shipped: '' }[whose(cardId)]}</small>
+                {name} <small>{{ own: t('your own'), team: t('the team’s'), shipped: '' }[whose(cardId)]}</small>
               </NavLink>
             </li>
           ))}
@@ -43,7 +44,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         {part === 'grid' && <HostGrid cards={cards} />}
         {part === 'libraries' && <Libraries />}
         {(part === 'card' || part === 'edit') && !card && cards.length > 0 && (
-          <p className="quiet">No card has the id “{id}”. Choose one from the list, or bring one in.</p>
+          <p className="quiet">{t('No card has the id “{id}”. Choose one from the list, or bring one in.', { id })}</p>
         )}
         {part === 'card' && card && <CardView key={id} card={card} whose={whose(id)} />}
         {part === 'edit' && card && <CardEditor key={id} card={card} />}

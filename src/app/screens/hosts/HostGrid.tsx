@@ -5,16 +5,26 @@ import { honourOf, type Honour } from '../../../core/known/hosts/honours.ts';
 import { KINDS, type Kind } from '../../../core/model/kind.ts';
 import { makesSense, settingOf, SETTINGS } from '../../../core/known/settings/list.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
+import { t } from '../../../messages/t.ts';
+import { helpOf, labelOf } from '../../../messages/labels.ts';
 
 const SIGNS: Record<Honour['how'], string> = { sent: '', 'in part': '◐ ', withdrawn: '✗ ', 'done here': '✓', 'not offered': '·' };
+
+const HOW: Record<Honour['how'], string> = {
+  sent: t('sent'),
+  'in part': t('in part'),
+  withdrawn: t('withdrawn'),
+  'done here': t('done here'),
+  'not offered': t('not offered'),
+};
 
 /** All hosts against all settings, or those of a name, or for a kind of item. */
 export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElement {
   const [words, setWords] = useState('');
   const [kind, setKind] = useState<Kind | ''>('');
   const wanted = words.trim().toLowerCase();
-  const rows = SETTINGS.filter(({ id, label }) => {
-    if (wanted !== '') return `${label} ${settingOf(id).help}`.toLowerCase().includes(wanted);
+  const rows = SETTINGS.filter(({ id }) => {
+    if (wanted !== '') return `${labelOf(id)} ${helpOf(id)}`.toLowerCase().includes(wanted);
     if (kind !== '') return makesSense(id, kind) && settingOf(id).kinds !== undefined;
     return true;
   });
@@ -24,13 +34,13 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
       <p className="grid-filters">
         <input
           type="search"
-          aria-label="Find a setting"
-          placeholder="Find a setting"
+          aria-label={t('Find a setting')}
+          placeholder={t('Find a setting')}
           value={words}
           onChange={(event) => setWords(event.target.value)}
         />
-        <select aria-label="Kind of item" value={kind} onChange={(event) => setKind(event.target.value as Kind | '')}>
-          <option value="">All kinds</option>
+        <select aria-label={t('Kind of item')} value={kind} onChange={(event) => setKind(event.target.value as Kind | '')}>
+          <option value="">{t('All kinds')}</option>
           {KINDS.map((one) => (
             <option key={one} value={one}>
               {sayKinds(one)}
@@ -39,14 +49,15 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
         </select>
       </p>
       <p className="quiet grid-key">
-        A word is what the host is sent for the setting. ◐ in part: point at it for what really happens. ✗ withdrawn by the host.
-        ✓ done by the code itself, at any host. · not offered.
+        {t(
+          'A word is what the host is sent for the setting. ◐ in part: point at it for what really happens. ✗ withdrawn by the host. ✓ done by the code itself, at any host. · not offered.',
+        )}
       </p>
-      <div className="grid-frame" tabIndex={0} role="region" aria-label="All hosts against all settings">
+      <div className="grid-frame" tabIndex={0} role="region" aria-label={t('All hosts against all settings')}>
         <table className="grid">
           <thead>
             <tr>
-              <th scope="col">Setting</th>
+              <th scope="col">{t('Setting')}</th>
               {shown.map(({ id, name }) => (
                 <th key={id} scope="col">
                   <Link to={`/hosts/${id}`}>{name}</Link>
@@ -55,9 +66,9 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ id, label }) => (
+            {rows.map(({ id }) => (
               <tr key={id}>
-                <th scope="row">{label}</th>
+                <th scope="row">{labelOf(id)}</th>
                 {shown.map((card) => (
                   <Cell key={card.id} honour={honourOf(card, id)} />
                 ))}
@@ -78,7 +89,7 @@ function Cell({ honour }: { honour: Honour }): ReactElement {
       {'as' in honour ? <code>{honour.as}</code> : null}
       {honour.how === 'withdrawn' && honour.date.slice(0, 7)}
       <span className="hidden-words">
-        {honour.how}
+        {HOW[honour.how]}
         {note && `: ${note}`}
       </span>
     </td>

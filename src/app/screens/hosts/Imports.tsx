@@ -6,6 +6,7 @@ import { importCards, importProviders } from '../../state/ownCards.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';
+import { t } from '../../../messages/t.ts';
 
 const JSON_FILES = '.json,application/json';
 
@@ -18,24 +19,30 @@ export function Imports(): ReactElement {
   const takeCards = async (files: NamedText[]): Promise<void> => {
     const { cards, problems } = await importCards(store, files);
     const refused = new Set(problems.map((p) => p.file)).size;
-    const words = `${cards.length} ${cards.length === 1 ? 'card' : 'cards'} taken in${refused > 0 ? `, ${refused} refused:` : '.'}`;
+    const words =
+      refused > 0
+        ? t('{cards, plural, one {# card} other {# cards}} taken in, {refused} refused:', { cards: cards.length, refused })
+        : t('{cards, plural, one {# card} other {# cards}} taken in.', { cards: cards.length });
     setAnswer({ words, problems: problems.map(sayCardProblem) });
   };
   const takeProviders = async ([file]: NamedText[]): Promise<void> => {
     const wrong = await importProviders(store, file!.text);
-    setAnswer({ words: wrong ?? `${store.getState().world.providers.length} providers taken in.`, problems: [] });
+    setAnswer({
+      words: wrong ?? t('{providers} providers taken in.', { providers: store.getState().world.providers.length }),
+      problems: [],
+    });
   };
   return (
     <div className="imports">
-      <FileButton words="Bring in cards" accept={JSON_FILES} multiple give={takeCards} />
+      <FileButton words={t('Bring in cards')} accept={JSON_FILES} multiple give={takeCards} />
       <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
-        Export my cards
+        {t('Export my cards')}
       </Button>
-      <FileButton words="Bring in a provider list" accept={JSON_FILES} give={takeProviders} />
+      <FileButton words={t('Bring in a provider list')} accept={JSON_FILES} give={takeProviders} />
       <p className="quiet">
         {providers.length > 0
-          ? `${providers.length} oEmbed providers are asked for links of no card.`
-          : 'A list in the format of the oEmbed registry lets links of no card be asked.'}
+          ? t('{providers} oEmbed providers are asked for links of no card.', { providers: providers.length })
+          : t('A list in the format of the oEmbed registry lets links of no card be asked.')}
       </p>
       <div role="status">
         {answer && <p>{answer.words}</p>}

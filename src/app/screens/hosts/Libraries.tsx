@@ -9,6 +9,7 @@ import { lookAtLibrary, takeFromLibrary, type Looked } from '../../state/librari
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { removeLibrary } from '../../state/removing.ts';
 import { listLibraries, type KeptLibrary } from '../../storage/libraries.ts';
+import { showMoment, t } from '../../../messages/t.ts';
 
 /** Cards that others keep at an address: looked at, taken in, and brought up to date when somebody asks for it. */
 export function Libraries(): ReactElement {
@@ -33,28 +34,31 @@ export function Libraries(): ReactElement {
   };
   return (
     <div className="libraries">
-      <h2>Card libraries</h2>
+      <h2>{t('Card libraries')}</h2>
       <p>
-        A list of cards that a team, or a host itself, keeps at an address. You see what would change before you take anything.
+        {t(
+          'A list of cards that a team, or a host itself, keeps at an address. You see what would change before you take anything.',
+        )}
       </p>
       <form className="try" onSubmit={submit}>
-        <label htmlFor="library-address">Address of the list</label>
-        <input id="library-address" name="address" type="url" required placeholder="https://…/cards.json" />
+        <label htmlFor="library-address">{t('Address of the list')}</label>
+        <input id="library-address" name={t('address')} type="url" required placeholder="https://…/cards.json" />
         <Button type="submit" variant="outlined" disabled={asking}>
-          Look at it
+          {t('Look at it')}
         </Button>
       </form>
       {libraries.length === 0 && !looked && (
         <div className="libraries-none">
           <p>
-            A list names each card with its version and a checksum, so that nothing comes in changed on the way. Cards that you
-            made or changed yourself are never overwritten without being asked.
+            {t(
+              'A list names each card with its version and a checksum, so that nothing comes in changed on the way. Cards that you made or changed yourself are never overwritten without being asked.',
+            )}
           </p>
           {demo !== null && (
             <p>
-              The sample world keeps such a list, of three hosts that are in nobody’s book.{' '}
+              {t('The sample world keeps such a list, of three hosts that are in nobody’s book.')}{' '}
               <Button variant="outlined" disabled={asking} onClick={() => void look(demo)}>
-                Look at the sample list
+                {t('Look at the sample list')}
               </Button>
             </p>
           )}
@@ -66,17 +70,22 @@ export function Libraries(): ReactElement {
             <li key={address}>
               <strong>{name}</strong> <small className="quiet">{address}</small>
               <br />
-              {taken.length} {taken.length === 1 ? 'card' : 'cards'} taken; looked at on {day.format(when)}{' '}
+              {t('{count, plural, one {# card} other {# cards}} taken; looked at on {date}', {
+                count: taken.length,
+                date: showMoment(when),
+              })}{' '}
               <Button disabled={asking} onClick={() => void look(address)}>
-                Look for updates
+                {t('Look for updates')}
               </Button>
-              <Button onClick={() => void removeLibrary(store, { address, name }).then(() => setLooked(null))}>Forget it</Button>
+              <Button onClick={() => void removeLibrary(store, { address, name }).then(() => setLooked(null))}>
+                {t('Forget it')}
+              </Button>
             </li>
           ))}
         </ul>
       )}
       <div role="status">
-        {asking && <p>The list and its cards are being fetched …</p>}
+        {asking && <p>{t('The list and its cards are being fetched …')}</p>}
         {!asking && looked && 'refusal' in looked && <p className="wrong">{sayLibraryRefusal(looked.refusal)}</p>}
       </div>
       {!asking && looked && 'steps' in looked && (
@@ -92,8 +101,6 @@ function sampleList(example: string): string | null {
   return example.includes(`.${host}/`) ? `${protocol}//packhorse.${host}/cards.json` : null;
 }
 
-const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-
 interface StepsProps {
   library: KeptLibrary;
   steps: readonly LibraryStep[];
@@ -107,7 +114,7 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
   const choose = (id: string, on: boolean): void =>
     setChosen(new Set(on ? [...chosen, id] : [...chosen].filter((one) => one !== id)));
   return (
-    <section aria-label={`What is in ${library.name}`}>
+    <section aria-label={t('What is in {library}', { library: library.name })}>
       <h3>{library.name}</h3>
       <ul className="library-steps">
         {steps.map((step) => (
@@ -121,9 +128,7 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
               />
               {'card' in step ? step.card.name : step.id}
             </label>{' '}
-            <small>
-              version {step.version}, {STEP_WORDS[step.what]}
-            </small>
+            <small>{t('version {version}, {step}', { version: step.version, step: STEP_WORDS[step.what] })}</small>
             {step.what === 'refused' && <p className="wrong">{sayCardRefusal(step.refusal)}</p>}
             {'changes' in step && <p className="quiet">{step.changes.map(sayCardChange).join('; ')}</p>}
           </li>
@@ -131,8 +136,8 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
       </ul>
       <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(steps.filter(({ id }) => chosen.has(id)))}>
         {usual.length === 0 && chosen.size === 0
-          ? 'Nothing is new'
-          : `Take ${chosen.size} ${chosen.size === 1 ? 'card' : 'cards'} in`}
+          ? t('Nothing is new')
+          : t('Take {chosen, plural, one {# card} other {# cards}} in', { chosen: chosen.size })}
       </Button>
     </section>
   );

@@ -10,6 +10,7 @@ import { LISTENING, sayHeard, sayListened } from '../../../messages/listen.ts';
 import { exampleOf, hear, type Hearing } from '../../proof/hear.ts';
 import { keepCards } from '../../state/ownCards.ts';
 import type { Store } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 const PLAYED: readonly Did[] = ['plays', 'rests', 'mutes', 'over'];
 const TURNED: readonly Did[] = ['turns'];
@@ -48,8 +49,8 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
   };
   const now = step === null ? null : LISTENING[steps[step]!];
   return (
-    <section className="card-listen" aria-label="Its player" id="listen">
-      <h3>Its player</h3>
+    <section className="card-listen" aria-label={t('Its player')} id="listen">
+      <h3>{t('Its player')}</h3>
       <div role="status">
         {now && <p>{now.asked}</p>}
         {now && <p className="quiet">{sayHeard(count)}</p>}
@@ -57,8 +58,10 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
         {!now && !found && (
           <p>
             {card.player
-              ? 'It is known how its player reports.'
-              : 'It is not known how its player reports. Listen to it for half a minute, and embeds of this host can be played through.'}
+              ? t('It is known how its player reports.')
+              : t(
+                  'It is not known how its player reports. Listen to it for half a minute, and embeds of this host can be played through.',
+                )}
           </p>
         )}
       </div>
@@ -73,12 +76,12 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
         )}
         {found?.player && (
           <Button variant="contained" onClick={() => void keep()}>
-            Keep what was heard
+            {t('Keep what was heard')}
           </Button>
         )}
         {!now && (
           <Button variant="outlined" onClick={begin}>
-            {found || card.player ? 'Listen again' : 'Listen to its player'}
+            {found || card.player ? t('Listen again') : t('Listen to its player')}
           </Button>
         )}
       </div>

@@ -9,6 +9,7 @@ import { sayCardProof, sayProvedLink } from '../../../messages/prove.ts';
 import { proveCard, type ProvingStep } from '../../proof/card.ts';
 import type { Store } from '../../state/store.ts';
 import { findProved } from '../../storage/own.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Whether a card still says what its host does: its examples run, its frames asked for, its players played through. */
 export function Proof({ card }: { card: HostCard }): ReactElement {
@@ -33,20 +34,20 @@ export function Proof({ card }: { card: HostCard }): ReactElement {
       .finally(() => setStep(null));
   };
   return (
-    <section className="card-proof" aria-label="Proof" aria-busy={step !== null}>
-      <h3>Proof</h3>
+    <section className="card-proof" aria-label={t('Proof')} aria-busy={step !== null}>
+      <h3>{t('Proof')}</h3>
       <p role="status">
-        {step?.doing === 'asking' && `Asking for the frames: ${step.done} of ${step.all} …`}
-        {step?.doing === 'playing' && `Playing ${step.link} through …`}
-        {!step && (proof ? sayCardProof(proof) : 'Not proved yet: its examples are run, and its player is played through.')}
+        {step?.doing === 'asking' && t('Asking for the frames: {done} of {all} …', { done: step.done, all: step.all })}
+        {step?.doing === 'playing' && t('Playing {link} through …', { link: step.link })}
+        {!step && (proof ? sayCardProof(proof) : t('Not proved yet: its examples are run, and its player is played through.'))}
       </p>
       {step ? (
         <Button variant="outlined" onClick={() => calling.current?.abort()}>
-          Stop
+          {t('Stop')}
         </Button>
       ) : (
         <Button variant="outlined" onClick={begin}>
-          {proof ? 'Prove it again' : 'Prove it'}
+          {proof ? t('Prove it again') : t('Prove it')}
         </Button>
       )}
       <div ref={holder} className="card-stage" />
@@ -69,7 +70,7 @@ function Proved({ proof: { links, played } }: { proof: CardProof }): ReactElemen
         </ul>
       )}
       {Object.entries(played).map(([target, rows]) => (
-        <ul key={target} className="card-played" aria-label={`What its player did: ${target}`}>
+        <ul key={target} className="card-played" aria-label={t('What its player did: {target}', { target })}>
           {rows
             .filter(({ verdict }) => verdict !== 'told')
             .map((row) => (
@@ -86,8 +87,9 @@ const SIGNS: Record<ProofRow['verdict'], string> = { 'as asked': '✓', differs:
 function Seen({ row }: { row: ProofRow }): ReactElement {
   return (
     <li data-verdict={row.verdict}>
-      {SIGNS[row.verdict]} {row.verdict === 'not seen' ? `${sayExpected(row)}: could not be seen` : sayObserved(row)}
-      {row.verdict === 'differs' && <>; asked: {sayExpected(row)}</>}
+      {SIGNS[row.verdict]}{' '}
+      {row.verdict === 'not seen' ? t('{row}: could not be seen', { row: sayExpected(row) }) : sayObserved(row)}
+      {row.verdict === 'differs' && <>{t('; asked: {row}', { row: sayExpected(row) })}</>}
     </li>
   );
 }

@@ -12,6 +12,7 @@ import { exampleOf, hear, type Hearing } from '../../proof/hear.ts';
 import { keepCards } from '../../state/ownCards.ts';
 import type { Store } from '../../state/store.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
+import { t } from '../../../messages/t.ts';
 
 /** A setting that nobody has an example of: the player without it and with it, beside each other, and what somebody saw. */
 export function TryIt({ card }: { card: HostCard }): ReactElement | null {
@@ -30,19 +31,19 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
   const keep = async (obeyed: boolean): Promise<void> => {
     await keepCards(store, [withSeen(card, way!, { obeyed, date: new Date().toISOString().slice(0, 10) })]);
     setSaid(
-      obeyed ? 'Kept with today’s date. It can be set on the Bench.' : 'Kept with today’s date: the host does not have it.',
+      obeyed ? t('Kept with today’s date. It can be set on the Bench.') : t('Kept with today’s date: the host does not have it.'),
     );
     setWay(null);
     setWays([]);
   };
   return (
-    <section className="card-try" aria-label="Try a setting">
-      <h3>Try a setting</h3>
-      <p>Nobody has shown how this host spells it? See its player without the setting and with it, beside each other.</p>
+    <section className="card-try" aria-label={t('Try a setting')}>
+      <h3>{t('Try a setting')}</h3>
+      <p>{t('Nobody has shown how this host spells it? See its player without the setting and with it, beside each other.')}</p>
       <div className="try-ends">
         <SettingPick
           possible={open}
-          words="Find spellings"
+          words={t('Find spellings')}
           take={(setting, value) => {
             setWays(spellingsFor(setting, value, card));
             setWay(null);
@@ -51,14 +52,14 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
         />
       </div>
       {asked && (
-        <div className="try-ends" role="group" aria-label="Spellings to try">
+        <div className="try-ends" role="group" aria-label={t('Spellings to try')}>
           {[...ways, ...(typed ? [typed] : [])].map((one) => (
             <Button key={one.raw} variant="outlined" aria-pressed={one.raw === way?.raw} onClick={() => setWay(one)}>
               {one.raw}
             </Button>
           ))}
           <label>
-            Another{' '}
+            {t('Another')}{' '}
             <input value={own} placeholder="name=value" spellCheck={false} onChange={({ target }) => setOwn(target.value)} />
           </label>
         </div>
@@ -66,12 +67,17 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
       {way && (
         <>
           <div className="beside">
-            <Player key="without" card={card} proposal={null} words={`Without “${saySetting(way.setting, way.value)}”`} />
-            <Player key={way.raw} card={card} proposal={way} words={`With ${way.raw}`} />
+            <Player
+              key="without"
+              card={card}
+              proposal={null}
+              words={t('Without “{setting}”', { setting: saySetting(way.setting, way.value) })}
+            />
+            <Player key={way.raw} card={card} proposal={way} words={t('With {raw}', { raw: way.raw })} />
           </div>
           <div className="try-ends">
             <Button variant="contained" onClick={() => void keep(true)}>
-              It does what was asked
+              {t('It does what was asked')}
             </Button>
             <Button
               onClick={() => {
@@ -79,9 +85,9 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
                 setWay(ways.find(({ raw }) => raw !== way.raw) ?? null);
               }}
             >
-              No difference: next spelling
+              {t('No difference: next spelling')}
             </Button>
-            <Button onClick={() => void keep(false)}>The host does not have it</Button>
+            <Button onClick={() => void keep(false)}>{t('The host does not have it')}</Button>
           </div>
         </>
       )}

@@ -4,6 +4,7 @@ import type { HostBook } from '../../../core/known/hosts/book.ts';
 import { bringIn } from '../../../core/pipeline.ts';
 import { anatomy, type Segment } from '../../../core/steps/recognise/anatomy.ts';
 import { sayMeaning, sayRefusal } from '../../../messages/en.ts';
+import { showList, t } from '../../../messages/t.ts';
 
 interface Props {
   text: string;
@@ -24,20 +25,27 @@ export function Turning({ text, words, host, book, children }: Props): ReactElem
       <span className="turning-link">
         <Taken text={text} segments={anatomy(text, read, book)} />
       </span>
-      <span className="turning-sign" aria-label="turns into">
+      <span className="turning-sign" aria-label={t('turns into')}>
         ⟶
       </span>
       <span className="turning-frame">
-        {item ? <Marked text={item.frame ?? 'script code: the host has no frame'} parts={ids} /> : <em>{sayRefusal(refusal)}</em>}
+        {item ? (
+          <Marked text={item.frame ?? t('script code: the host has no frame')} parts={ids} />
+        ) : (
+          <em>{sayRefusal(refusal)}</em>
+        )}
         {item && item.host !== host && (
           <em>
-            {item.host === null ? ' no card knows it' : ' another card takes it: '}
+            {item.host === null ? t(' no card knows it') : t(' another card takes it: ')}
             {item.host && <Link to={`/hosts/${item.host}`}>{book.byId.get(item.host)?.card.name}</Link>}
           </em>
         )}
         {item?.rivals && (
           <em>
-            . {item.rivals.join(' and ')} {item.rivals.length === 1 ? 'claims' : 'claim'} this link just as well
+            {t('. {count, plural, one {{rivals} claims this link just as well} other {{rivals} claim this link just as well}}', {
+              rivals: showList(item.rivals),
+              count: item.rivals.length,
+            })}
           </em>
         )}
         {children}

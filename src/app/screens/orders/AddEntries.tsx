@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { server } from '../../state/server.ts';
 import { listEmbeds } from '../../storage/embeds.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   entries: readonly Entry[];
@@ -26,7 +27,7 @@ const made = (address: string, title: string, given: Partial<Entry> = {}): Entry
 
 /** The kinds that there are on the Shelf, in words. */
 const kindsOf = (embeds: readonly SavedEmbed[]): Readonly<Record<string, string>> => ({
-  '': 'all',
+  '': t('all'),
   ...Object.fromEntries(
     [...new Set(embeds.map(({ kind }) => kind))].flatMap((kind) => (KIND_WORDS[kind] ? [[kind, KIND_WORDS[kind]]] : [])),
   ),
@@ -77,13 +78,13 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
   return (
     <div className="order-add">
       <label>
-        <span id="add-words">Add by link, or from the Shelf by its title</span>{' '}
+        <span id="add-words">{t('Add by link, or from the Shelf by its title')}</span>{' '}
         <textarea
           aria-labelledby="add-words"
           rows={1}
           value={text}
           spellCheck={false}
-          placeholder="paste links, or type a title"
+          placeholder={t('paste links, or type a title')}
           onChange={({ target }) => setText(target.value)}
         />
       </label>
@@ -101,25 +102,25 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
             )
           }
         >
-          Add {links.length === 1 ? 'this link' : `these ${links.length} links`}
+          {links.length === 1 ? t('Add this link') : t('Add these {links} links', { links: links.length })}
         </Button>
       )}
       {links.length === 0 && embeds.length > MOST_SHOWN && (
         <div className="order-how">
-          <Choice label="Kind" value={kind} words={kindsOf(embeds)} change={setKind} />
+          <Choice label={t('Kind')} value={kind} words={kindsOf(embeds)} change={setKind} />
           <Choice
-            label="Site"
+            label={t('Site')}
             value={site}
-            words={{ '': 'all', ...Object.fromEntries(sites.map(({ id, name }) => [id, name])) }}
+            words={{ '': t('all'), ...Object.fromEntries(sites.map(({ id, name }) => [id, name])) }}
             change={setSite}
           />
         </div>
       )}
       {shelf.length > 0 && (
-        <ul aria-label="On the Shelf">
+        <ul aria-label={t('On the Shelf')}>
           {shelf.slice(0, MOST_SHOWN).map((embed) => (
             <li key={embed.id}>
-              <Button onClick={() => take([entryOfEmbed(embed)])}>Add “{embed.title}”</Button>
+              <Button onClick={() => take([entryOfEmbed(embed)])}>{t('Add “{embed}”', { embed: embed.title })}</Button>
             </li>
           ))}
         </ul>

@@ -2,6 +2,7 @@ import { Slider } from '@mui/material';
 import type { ReactElement } from 'react';
 import { showTime } from '../../../core/model/time.ts';
 import type { Entry } from '../../../core/order/order.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   entry: Entry;
@@ -19,7 +20,9 @@ export const ClipRail = ({ entry, place, seconds, set }: Props): ReactElement =>
     max={Math.ceil(seconds)}
     value={[entry.from ?? 0, entry.until ?? Math.ceil(seconds)]}
     marks={entry.chapters.map(({ at }) => ({ value: at }))}
-    getAriaLabel={(thumb) => (thumb === 0 ? `Clip of entry ${place} begins` : `Clip of entry ${place} ends`)}
+    getAriaLabel={(thumb) =>
+      thumb === 0 ? t('Clip of entry {place} begins', { place }) : t('Clip of entry {place} ends', { place })
+    }
     getAriaValueText={showTime}
     valueLabelDisplay="auto"
     valueLabelFormat={showTime}

@@ -1,6 +1,7 @@
 import {
   closestCenter,
   DndContext,
+  type Over,
   KeyboardSensor,
   PointerSensor,
   useSensor,
@@ -15,7 +16,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { Button } from '@mui/material';
-import { useState, type ReactElement } from 'react';
+import { useState, type ComponentProps, type ReactElement } from 'react';
 import { parseTime, showTime } from '../../../core/model/time.ts';
 import type { Entry } from '../../../core/order/order.ts';
 import type { PlayNote } from '../../../core/order/plays.ts';
@@ -25,6 +26,7 @@ import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { SaidMost } from '../../ui/SaidMost.tsx';
 import { ClipRail } from './ClipRail.tsx';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   entries: readonly Entry[];
@@ -51,12 +53,12 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
   return (
     <>
       <p className="quiet">
-        {entries.length === 1 ? '1 entry' : `${entries.length} entries`}
-        {whole > 0 && `, ${showTime(Math.round(whole))} in all as far as lengths are known`}
+        {t('{count, plural, one {# entry} other {# entries}}', { count: entries.length })}
+        {whole > 0 && t(', {whole} in all as far as lengths are known', { whole: showTime(Math.round(whole)) })}
       </p>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved} accessibility={MOVING}>
         <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ol className="order-entries" aria-label="Entries in their order">
+          <ol className="order-entries" aria-label={t('Entries in their order')}>
             {shown.map((entry, i) => (
               <Row
                 key={entry.id}
@@ -72,7 +74,9 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
         </SortableContext>
       </DndContext>
       {entries.length > most && (
-        <Button onClick={() => setMost(most + 500)}>Show {Math.min(500, entries.length - most)} more</Button>
+        <Button onClick={() => setMost(most + 500)}>
+          {t('Show {count} more', { count: Math.min(500, entries.length - most) })}
+        </Button>
       )}
     </>
   );
@@ -104,10 +108,10 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
     if (cues) set({ transcript: cues });
     setSaid(
       chapters
-        ? `${chapters.length} chapters.`
+        ? t('{count, plural, one {# chapter.} other {# chapters.}}', { count: chapters.length })
         : cues
-          ? `A transcript of ${cues.length} lines.`
-          : 'This is neither WebVTT, SubRip nor JSON chapters.',
+          ? t('A transcript of {count, plural, one {# line} other {# lines}}.', { count: cues.length })
+          : t('This is neither WebVTT, SubRip nor JSON chapters.'),
     );
   };
   return (
@@ -115,12 +119,12 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
       ref={setNodeRef}
       style={{ transform: transform ? `translate3d(${transform.x}px,${transform.y}px,0)` : undefined, transition }}
     >
-      <button type="button" className="order-handle" aria-label={`Move ${name}`} {...attributes} {...listeners}>
+      <button type="button" className="order-handle" aria-label={t('Move {name}', { name })} {...attributes} {...listeners}>
         {place}
       </button>
       <div>
         <input
-          aria-label={`Title of entry ${place}`}
+          aria-label={t('Title of entry {place}', { place })}
           value={entry.title}
           placeholder={entry.address}
           onChange={({ target }) => set({ title: target.value })}
@@ -128,20 +132,20 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         <small className="quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
         <span className="order-clip">
-          <Time label={`Entry ${place} from`} value={entry.from} set={(from) => set({ from })} />
-          <Time label={`Entry ${place} until`} value={entry.until} set={(until) => set({ until })} />
+          <Time edge="from" label={t('Entry {place} from', { place })} value={entry.from} set={(from) => set({ from })} />
+          <Time edge="until" label={t('Entry {place} until', { place })} value={entry.until} set={(until) => set({ until })} />
           <FileButton
-            words={entry.transcript.length > 0 ? 'Other transcript' : 'Transcript or chapters'}
+            words={entry.transcript.length > 0 ? t('Other transcript') : t('Transcript or chapters')}
             accept=".vtt,.srt,.json"
             give={takeWords}
           />
           {hasParts(entry) && (
-            <Button aria-label={`Make entries of the chapters of ${name}`} onClick={split}>
-              Chapters as entries
+            <Button aria-label={t('Make entries of the chapters of {name}', { name })} onClick={split}>
+              {t('Chapters as entries')}
             </Button>
           )}
-          <Button aria-label={`Remove ${name}`} onClick={remove}>
-            Remove
+          <Button aria-label={t('Remove {name}', { name })} onClick={remove}>
+            {t('Remove')}
           </Button>
         </span>
         {said !== '' && <small role="status">{said}</small>}
@@ -156,12 +160,27 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
   );
 }
 
+const placeOf = (data: Over['data']): number => (data.current as { sortable: { index: number } }).sortable.index + 1;
+
+/** What screen readers say of moving an entry. */
+const MOVING: ComponentProps<typeof DndContext>['accessibility'] = {
+  screenReaderInstructions: {
+    draggable: t('Press space to take the entry up, the arrow keys to move it, space to put it down, and escape to leave it.'),
+  },
+  announcements: {
+    onDragStart: ({ active }) => t('Entry {place} is taken up.', { place: placeOf(active.data) }),
+    onDragOver: ({ over }) => (over ? t('It is now at place {place}.', { place: placeOf(over.data) }) : undefined),
+    onDragEnd: ({ over }) => (over ? t('It is put down at place {place}.', { place: placeOf(over.data) }) : undefined),
+    onDragCancel: () => t('It stays where it was.'),
+  },
+};
+
 /** What the transcript is about; counted when somebody looks, since it may have thousands of lines. */
 function Transcript({ transcript }: Pick<Entry, 'transcript'>): ReactElement {
   const [open, setOpen] = useState(false);
   return (
     <details onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary>{transcript.length === 1 ? '1 line' : `${transcript.length} lines`}; said most</summary>
+      <summary>{t('{count, plural, one {# line} other {# lines}}; said most', { count: transcript.length })}</summary>
       {open && <SaidMost transcript={transcript} />}
     </details>
   );
@@ -169,10 +188,12 @@ function Transcript({ transcript }: Pick<Entry, 'transcript'>): ReactElement {
 
 /** A time as `1:12`; what is none is told, and not taken. */
 function Time({
+  edge,
   label,
   value,
   set,
 }: {
+  edge: 'from' | 'until';
   label: string;
   value: number | undefined;
   set: (to: number | undefined) => void;
@@ -182,12 +203,12 @@ function Time({
   const wrong = text.trim() !== '' && parseTime(text.trim()) === undefined;
   return (
     <label>
-      {label.endsWith('from') ? 'from' : 'until'}{' '}
+      {edge === 'from' ? t('from') : t('until')}{' '}
       <input
         aria-label={label}
         className="order-time"
         value={text}
-        placeholder={label.endsWith('from') ? '0:00' : 'its end'}
+        placeholder={edge === 'from' ? '0:00' : t('its end')}
         aria-invalid={wrong}
         onChange={({ target }) => {
           setDraft(target.value);
@@ -196,7 +217,7 @@ function Time({
         }}
         onBlur={() => setDraft(null)}
       />
-      {wrong && <small className="wrong">a time such as 42 or 1:12</small>}
+      {wrong && <small className="wrong">{t('a time such as 42 or 1:12')}</small>}
     </label>
   );
 }

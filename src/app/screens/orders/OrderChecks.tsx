@@ -11,6 +11,7 @@ import { ONCE, server } from '../../state/server.ts';
 import { useAppDispatch, type Dispatch } from '../../state/store.ts';
 import { FindingRow } from '../../ui/FindingRow.tsx';
 import { sizeOf } from './sizeOf.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   order: Order;
@@ -37,14 +38,12 @@ export function OrderChecks({ order, page, site, change }: Props): ReactElement 
     setAsking(false);
   };
   return (
-    <section className="order-checks" aria-label="Checks">
+    <section className="order-checks" aria-label={t('Checks')}>
       <h2>
-        Checks{' '}
-        <small>
-          {looked.length - failing.size} of {looked.length} hold
-        </small>{' '}
+        {t('Checks')}{' '}
+        <small>{t('{looked} of {looked2} hold', { looked: looked.length - failing.size, looked2: looked.length })}</small>{' '}
         <Button disabled={asking} onClick={() => void ask()}>
-          {asking ? 'Asking …' : 'Ask whether visitors get each entry'}
+          {asking ? t('Asking …') : t('Ask whether visitors get each entry')}
         </Button>
       </h2>
       <ul>
@@ -62,7 +61,7 @@ function Row({ finding, order, change }: Pick<Props, 'order' | 'change'> & { fin
     <FindingRow
       severity={finding.severity}
       words={sayOrderFinding(finding, order)}
-      about={ORDER_CHECKS.find(({ id }: OrderCheck) => id === finding.code)?.about}
+      about={t(ORDER_CHECKS.find(({ id }: OrderCheck) => id === finding.code)!.about)}
     >
       {press !== null && (
         <Button variant="outlined" onClick={() => change((before) => remedied(before, finding))}>

@@ -18,6 +18,7 @@ import { OrderChecks } from './OrderChecks.tsx';
 import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
 import { OrderProof } from './OrderProof.tsx';
+import { t } from '../../../messages/t.ts';
 
 const checkOrder = (draft: Order): Order | undefined => orderSchema.safeParse(draft).data;
 
@@ -33,18 +34,18 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
   const page = useMemo(() => (site ? pageOf(shown, { book, site }) : null), [shown, book, site]);
   return (
     <>
-      <section className="order" aria-label="The running order">
+      <section className="order" aria-label={t('The running order')}>
         <header>
           <label>
-            Name <input value={draft.name} onChange={({ target }) => change({ name: target.value })} />
+            {t('Name')} <input value={draft.name} onChange={({ target }) => change({ name: target.value })} />
           </label>
           <span className="quiet" role="status">
-            {state === 'kept' ? 'Kept' : 'Keeping …'}
+            {state === 'kept' ? t('Kept') : t('Keeping …')}
           </span>
           <Button disabled={!undo} onClick={() => undo?.()}>
-            Undo the last change
+            {t('Undo the last change')}
           </Button>
-          <Button onClick={() => void removeOrder(store, order).then(() => navigate('/orders'))}>Remove</Button>
+          <Button onClick={() => void removeOrder(store, order).then(() => navigate('/orders'))}>{t('Remove')}</Button>
         </header>
         <News order={draft} take={alter} />
         <Named entries={draft.entries} take={alter} />
@@ -64,30 +65,30 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           set={(entries) => change({ entries })}
         />
       </section>
-      <section className="order-page" aria-label="The page">
+      <section className="order-page" aria-label={t('The page')}>
         <div className="order-how">
-          <Choice label="Layout" value={draft.layout} words={LAYOUT_WORDS} change={(layout) => change({ layout })} />
-          <Choice label="At the end" value={draft.loop} words={LOOP_WORDS} change={(loop) => change({ loop })} />
+          <Choice label={t('Layout')} value={draft.layout} words={LAYOUT_WORDS} change={(layout) => change({ layout })} />
+          <Choice label={t('At the end')} value={draft.loop} words={LOOP_WORDS} change={(loop) => change({ loop })} />
           <label className="tick">
             <input type="checkbox" checked={draft.continuous} onChange={({ target }) => change({ continuous: target.checked })} />
-            Goes on by itself
+            {t('Goes on by itself')}
           </label>
           <label className="tick">
             <input type="checkbox" checked={draft.download} onChange={({ target }) => change({ download: target.checked })} />
-            Files can be saved
+            {t('Files can be saved')}
           </label>
           <label className="tick">
             <input type="checkbox" checked={draft.autoplay} onChange={({ target }) => change({ autoplay: target.checked })} />
-            Begins by itself, without sound
+            {t('Begins by itself, without sound')}
           </label>
           <Choice
-            label="Volume"
+            label={t('Volume')}
             value={String(Math.round(draft.volume * 4) * 25)}
             words={VOLUME_WORDS}
             change={(volume) => change({ volume: Number(volume) / 100 })}
           />
           <label className="choice">
-            Shown first{' '}
+            {t('Shown first')}{' '}
             <select value={draft.first} onChange={({ target }) => change({ first: Number(target.value) })}>
               {draft.entries.slice(0, 200).map(({ id, title, address }, i) => (
                 <option key={id} value={i}>
@@ -102,11 +103,11 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
               checked={draft.accent !== undefined}
               onChange={({ target }) => change({ accent: target.checked ? (site?.palette[0]?.colour ?? '#000000') : undefined })}
             />
-            Accent colour{' '}
+            {t('Accent colour')}{' '}
             {draft.accent !== undefined && (
               <input
                 type="color"
-                aria-label="Accent colour"
+                aria-label={t('Accent colour')}
                 value={draft.accent}
                 onChange={({ target }) => change({ accent: target.value })}
               />
@@ -128,19 +129,19 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
   const [said, setSaid] = useState('');
   if (order.feed === undefined) return null;
   const look = async (): Promise<void> => {
-    setSaid('The feed is being fetched …');
+    setSaid(t('The feed is being fetched …'));
     const answer = await fetchFeed(dispatch, order.feed!);
     if ('why' in answer) return setSaid(answer.why);
     const { readOrder } = await import('../../../core/order/formats/list.ts');
     const found = readOrder(answer.text, answer.address);
-    if (!found) return setSaid('There is no feed at its address any more.');
+    if (!found) return setSaid(t('There is no feed at its address any more.'));
     setSaid(sayNews(withNews(order, found).added));
     take((before) => withNews(before, found).order);
   };
   return (
     <p className="order-news">
       <Button variant="outlined" onClick={() => void look()}>
-        What is new
+        {t('What is new')}
       </Button>{' '}
       <span role="status">{said}</span> <small className="quiet">{order.feed}</small>
     </p>
@@ -159,7 +160,7 @@ function Named({
   const [said, setSaid] = useState('');
   const waiting = entries.filter(namesMore).length;
   const bring = async (): Promise<void> => {
-    setSaid('They are being fetched …');
+    setSaid(t('They are being fetched …'));
     const { fetchWords, withWords } = await import('../../../core/order/cues/named.ts');
     const found = await fetchWords(entries, async (address) => {
       const answer = await fetchFeed(dispatch, address);
@@ -173,7 +174,7 @@ function Named({
     <p className="order-news">
       {waiting > 0 && (
         <Button variant="outlined" onClick={() => void bring()}>
-          Bring in the transcripts and chapters of {waiting === 1 ? '1 entry' : `${waiting} entries`}
+          {t('Bring in the transcripts and chapters of {count, plural, one {# entry} other {# entries}}', { count: waiting })}
         </Button>
       )}{' '}
       <span role="status">{said}</span>

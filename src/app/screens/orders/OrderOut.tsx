@@ -15,6 +15,8 @@ import { Choice } from '../../ui/Choice.tsx';
 import { saveFile } from '../../ui/files.ts';
 import { Losses } from '../../ui/Losses.tsx';
 import { sizeOf } from './sizeOf.ts';
+import { showNumber, t } from '../../../messages/t.ts';
+import { rich } from '../../ui/rich.tsx';
 
 const FILE = 'running-order.html';
 
@@ -36,27 +38,34 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
   const stripped = site.strips.scripts && (form.scripted || text);
   const copy = (): void =>
     void copyText(code).then(
-      () => setSaid(id === 'file' ? 'The code is copied. Put the page on your site, and its address into the code.' : 'Copied.'),
-      () => setSaid('The browser refused to copy. Take it as a file on your site instead.'),
+      () =>
+        setSaid(
+          id === 'file' ? t('The code is copied. Put the page on your site, and its address into the code.') : t('Copied.'),
+        ),
+      () => setSaid(t('The browser refused to copy. Take it as a file on your site instead.')),
     );
   return (
     <div className="order-out">
-      <Choice label="Code" value={id} words={FORM_WORDS} change={setId} />
+      <Choice label={t('Code')} value={id} words={FORM_WORDS} change={setId} />
       <label className="tick">
         <input type="checkbox" checked={text} onChange={({ target }) => setText(target.checked)} />
-        With its text around it, for search engines
+        {t('With its text around it, for search engines')}
       </label>
       <span className="quiet">
-        {FORM_NOTES[id]} {(sizeOf(code) / 1000).toFixed(1)} kB
+        {FORM_NOTES[id]} {showNumber(sizeOf(code) / 1000, { minimumFractionDigits: 1, maximumFractionDigits: 1 })} kB
       </span>
-      {stripped && <span className="wrong">The editor of {site.name} takes scripts out of pasted code, and this needs one.</span>}
+      {stripped && (
+        <span className="wrong">
+          {t('The editor of {site} takes scripts out of pasted code, and this needs one.', { site: site.name })}
+        </span>
+      )}
       <div className="order-take">
         <Button variant="contained" disabled={order.entries.length === 0} onClick={copy}>
-          Copy the code
+          {t('Copy the code')}
         </Button>
         {id === 'file' && (
           <Button variant="outlined" onClick={() => saveFile(FILE, page.html, 'text/html')}>
-            Save the page
+            {t('Save the page')}
           </Button>
         )}
         <SaveList order={order} />
@@ -65,11 +74,16 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
       <WhatCameBack given={code} />
       {form.hashed && (
         <details>
-          <summary>For a site with a strict policy</summary>
+          <summary>{t('For a site with a strict policy')}</summary>
           <p>
-            Its Content-Security-Policy lets the script run with <code>script-src &apos;{SCRIPT_HASH}&apos;</code>, which is the
-            same for every running order. Its style needs <code>style-src &apos;unsafe-inline&apos;</code>, and media files and
-            hosts stand in <code>media-src</code> and <code>frame-src</code>.
+            {rich(
+              'Its Content-Security-Policy lets the script run with <code>{script}</code>, which is the same for every running order. Its style needs <code>{style}</code>, and media files and hosts stand in <code>media-src</code> and <code>frame-src</code>.',
+              {
+                code: (inside) => <code>{inside}</code>,
+                script: `script-src '${SCRIPT_HASH}'`,
+                style: "style-src 'unsafe-inline'",
+              },
+            )}
           </p>
         </details>
       )}
@@ -82,9 +96,9 @@ function WhatCameBack({ given }: { given: string }): ReactElement {
   const [back, setBack] = useState('');
   return (
     <details>
-      <summary>See what your site made of it</summary>
+      <summary>{t('See what your site made of it')}</summary>
       <label className="order-back">
-        <span id="order-back-words">The code as it stands in the page now, or the source of the page</span>
+        <span id="order-back-words">{t('The code as it stands in the page now, or the source of the page')}</span>
         <textarea
           aria-labelledby="order-back-words"
           rows={3}
@@ -108,13 +122,13 @@ function SaveList({ order }: { order: Order }): ReactElement {
   };
   return (
     <label>
-      Save the list as{' '}
+      {t('Save the list as')}{' '}
       <select value="" onChange={({ target }) => void saveAs(target.value)}>
-        <option value="">choose a format</option>
-        <option value="own">Running order, to bring in again</option>
+        <option value="">{t('choose a format')}</option>
+        <option value="own">{t('Running order, to bring in again')}</option>
         <option value="rss">RSS</option>
-        <option value="atom">Atom</option>
-        <option value="json-feed">JSON Feed</option>
+        <option value="atom">{'Atom'}</option>
+        <option value="json-feed">{'JSON Feed'}</option>
         <option value="xspf">XSPF</option>
         <option value="m3u">M3U</option>
         <option value="csv">CSV</option>

@@ -20,6 +20,7 @@ import { looksOf } from '../../preview.ts';
 import { openStage } from '../../proof/stage.ts';
 import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Milliseconds after which an edge that shows nothing more is given up, and between two looks at it. */
 const PATIENCE = 15_000;
@@ -55,20 +56,20 @@ export function OrderProof({ order, site }: { order: Order; site: Site }): React
   };
   const right = seen.filter(({ verdict }) => verdict.code === 'right').length;
   return (
-    <section className="order-proof" aria-label="Play-through">
+    <section className="order-proof" aria-label={t('Play-through')}>
       {running ? (
         <Button variant="outlined" onClick={() => running.abort()}>
-          Stop
+          {t('Stop')}
         </Button>
       ) : (
         <Button variant="outlined" onClick={() => void start()}>
-          Play it through
+          {t('Play it through')}
         </Button>
       )}{' '}
       <span role="status">
         {running
-          ? `Playing the beginning and the end of each entry, without sound: ${seen.length} seen.`
-          : seen.length > 0 && `${right} of ${seen.length} as they should be.`}
+          ? t('Playing the beginning and the end of each entry, without sound: {seen} seen.', { seen: seen.length })
+          : seen.length > 0 && t('{right} of {seen} as they should be.', { right, seen: seen.length })}
       </span>
       <div ref={holder} className="order-stage" hidden={!running} />
       <ul>

@@ -11,6 +11,7 @@ import { listOrders, saveOrder } from '../../storage/orders.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { fetchFeed } from './fetchFeed.ts';
 import { OrderEditor } from './OrderEditor.tsx';
+import { t } from '../../../messages/t.ts';
 
 /** Several items as one: put in order, clipped, and played by one page. */
 export function Orders(): ReactElement {
@@ -19,33 +20,35 @@ export function Orders(): ReactElement {
   const order = kept?.orders.find((one) => one.order.id === id)?.order;
   return (
     <div className="orders">
-      <nav className="orders-list" aria-label="Running orders">
-        <h1>Running orders</h1>
+      <nav className="orders-list" aria-label={t('Running orders')}>
+        <h1>{t('Running orders')}</h1>
         <Begin />
         <ul>
           {kept?.orders.map(({ order: one }) => (
             <li key={one.id}>
               <NavLink to={`/orders/${one.id}`}>
-                {one.name || 'Without a name'} <small className="quiet">{one.entries.length}</small>
+                {one.name || t('Without a name')} <small className="quiet">{one.entries.length}</small>
               </NavLink>
             </li>
           ))}
         </ul>
         {kept && kept.unreadable > 0 && (
-          <p className="wrong">{kept.unreadable} cannot be read by this version, and are kept as they are.</p>
+          <p className="wrong">
+            {t('{unreadable} cannot be read by this version, and are kept as they are.', { unreadable: kept.unreadable })}
+          </p>
         )}
       </nav>
       {order ? (
         <OrderEditor key={order.id} order={order} />
       ) : (
-        <section className="orders-none" aria-label="What they are for">
-          {id !== undefined && kept && <p className="wrong">There is no running order at this address.</p>}
+        <section className="orders-none" aria-label={t('What they are for')}>
+          {id !== undefined && kept && <p className="wrong">{t('There is no running order at this address.')}</p>}
           <p>
-            A running order plays several items as one: a lecture series beside its list, a podcast from its feed, clips of
-            several hosts one after the other. It is one page without dependencies, which asks for nothing before a visitor
-            presses.
+            {t(
+              'A running order plays several items as one: a lecture series beside its list, a podcast from its feed, clips of several hosts one after the other. It is one page without dependencies, which asks for nothing before a visitor presses.',
+            )}
           </p>
-          <p>Begin with an empty one and paste links into it, or bring a feed or a playlist in.</p>
+          <p>{t('Begin with an empty one and paste links into it, or bring a feed or a playlist in.')}</p>
         </section>
       )}
     </div>
@@ -70,7 +73,7 @@ function Begin(): ReactElement {
     // The formats are many, and needed by few.
     const { readOrder } = await import('../../../core/order/formats/list.ts');
     const found = readOrder(text, from);
-    if (!found) return setSaid('This is neither a feed nor a playlist: RSS, Atom, JSON Feed, XSPF, M3U and CSV are read.');
+    if (!found) return setSaid(t('This is neither a feed nor a playlist: RSS, Atom, JSON Feed, XSPF, M3U and CSV are read.'));
     setSaid(sayFound(found.entries.length, found.left.length));
     const { name, words, links, entries } = found;
     await keep(
@@ -78,7 +81,7 @@ function Begin(): ReactElement {
     );
   };
   const ask = async (): Promise<void> => {
-    setSaid('The feed is being fetched …');
+    setSaid(t('The feed is being fetched …'));
     const answer = await fetchFeed(dispatch, address.trim());
     if ('why' in answer) return setSaid(answer.why);
     setAddress('');
@@ -86,8 +89,8 @@ function Begin(): ReactElement {
   };
   return (
     <div className="orders-begin">
-      <Button variant="contained" onClick={() => void keep(fresh({ name: 'New running order' }))}>
-        New running order
+      <Button variant="contained" onClick={() => void keep(fresh({ name: t('New running order') }))}>
+        {t('New running order')}
       </Button>
       <form
         onSubmit={(event) => {
@@ -96,15 +99,15 @@ function Begin(): ReactElement {
         }}
       >
         <label>
-          Address of a feed or playlist{' '}
+          {t('Address of a feed or playlist')}{' '}
           <input type="url" required value={address} onChange={({ target }) => setAddress(target.value)} spellCheck={false} />
         </label>
         <Button type="submit" variant="outlined">
-          Bring it in
+          {t('Bring it in')}
         </Button>
       </form>
       <FileButton
-        words="Bring a file in"
+        words={t('Bring a file in')}
         accept=".xml,.rss,.atom,.json,.xspf,.m3u,.m3u8,.csv"
         give={([file]) => file && bring(file.text, undefined)}
       />

@@ -1,6 +1,7 @@
 import { WHY_NOT } from '../../../messages/en.ts';
 import { ONCE, server, whyRefused } from '../../state/server.ts';
 import type { Dispatch } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 /** What stands at an address, asked for by the server; or why it could not be had, in words. */
 export async function fetchFeed(dispatch: Dispatch, url: string): Promise<{ text: string; address: string } | { why: string }> {
@@ -10,7 +11,7 @@ export async function fetchFeed(dispatch: Dispatch, url: string): Promise<{ text
   return {
     why:
       why === 'noServer'
-        ? 'The server of Refenestra does not answer. Save the feed as a file, and bring that in.'
-        : `It could not be fetched: ${WHY_NOT[why] ?? why}.`,
+        ? t('The server of Refenestra does not answer. Save the feed as a file, and bring that in.')
+        : t('It could not be fetched: {why}.', { why: WHY_NOT[why] ?? why }),
   };
 }

@@ -100,5 +100,5 @@ test('what a site made of the code is told', async () => {
   screen.getByText('Everything is there, as it was given.');
   await user.clear(back);
   await user.paste(given.replace(/ allow="[^"]*"/, ''));
-  screen.getByText('One thing is not as they were given');
+  screen.getByText('One thing is not as it was given');
 });

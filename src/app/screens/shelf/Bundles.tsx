@@ -13,9 +13,10 @@ import { changedSinceBundle, lastBundle, noteBundle } from '../../storage/bundle
 import { isFull } from '../../storage/database.ts';
 import { saveFile } from '../../ui/files.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
+import { showDay, showNumber, t } from '../../../messages/t.ts';
+import { rich } from '../../ui/rich.tsx';
 
 const worker = (): Worker => new Worker(new URL('../../../workers/bundle.ts', import.meta.url), { type: 'module' });
-const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });
 
 /** Everything, or what is chosen, in one file; and such a file taken in again, after it was seen what that would do. */
 export function Bundles({ chosen, close }: { chosen: readonly string[]; close: () => void }): ReactElement {
@@ -26,11 +27,11 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   const since = useLiveQuery(() => Promise.all([lastBundle(), changedSinceBundle()]));
   const store = useStore() as Store;
   const save = async (ids: readonly string[] | null): Promise<void> => {
-    setSaid('Packing …');
+    setSaid(t('Packing …'));
     const now = new Date();
     const packed = await bundler.ask((one) => one.save(ids, now.getTime()));
     saveFile(`refenestra-${now.toISOString().slice(0, 10)}.zip`, packed, 'application/zip');
-    setSaid('The bundle is saved.');
+    setSaid(t('The bundle is saved.'));
     // A store without room cannot note it, and that is when a bundle is needed most.
     if (ids === null) await noteBundle(now.getTime()).catch(() => undefined);
   };
@@ -39,11 +40,11 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     const file = field.files?.[0];
     if (!file) return;
     setIncoming(null);
-    setSaid('Looking into the bundle …');
+    setSaid(t('Looking into the bundle …'));
     const bytes = new Uint8Array(await file.arrayBuffer());
     const looked = await bundler.ask((one) => one.look(transfer(bytes, [bytes.buffer])));
     field.value = '';
-    if (looked.refusal) setSaid(`${sayBundleRefusal(looked.refusal)} Nothing was taken.`);
+    if (looked.refusal) setSaid(t('{refusal} Nothing was taken.', { refusal: sayBundleRefusal(looked.refusal) }));
     else {
       setIncoming(looked);
       setSaid('');
@@ -51,32 +52,35 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   };
   const take = async (steps: ReadonlySet<string>): Promise<void> => {
     if (!incoming) return;
-    setSaid('Taking it in …');
+    setSaid(t('Taking it in …'));
     await bundler.ask((one) => one.take([...steps]));
     await readTheme(store);
     setIncoming(null);
-    setSaid(`${steps.size} ${steps.size === 1 ? 'thing is' : 'things are'} taken in.`);
+    setSaid(t('{count, plural, one {# thing is} other {# things are}} taken in.', { count: steps.size }));
   };
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
-    <DialogFrame title="Backup and bundles" close={close} wide>
+    <DialogFrame title={t('Backup and bundles')} close={close} wide>
       <p className="quiet">
-        A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host
-        cards, running orders and your own choices.{' '}
+        {t(
+          'A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host cards, running orders and your own choices.',
+        )}{' '}
         {since &&
-          (since[0] === 0 ? 'None was saved yet.' : `The last was saved on ${day.format(since[0])}; ${since[1]} changed since.`)}
+          (since[0] === 0
+            ? t('None was saved yet.')
+            : t('The last was saved on {date}; {count} changed since.', { date: showDay(since[0]), count: since[1] }))}
       </p>
       <div className="dialog-ways">
         <Button variant="contained" onClick={() => told(save(null))}>
-          Save everything
+          {t('Save everything')}
         </Button>
         {chosen.length > 0 && (
           <Button variant="outlined" onClick={() => told(save(chosen))}>
-            Save the {chosen.length} chosen
+            {t('Save the {chosen} chosen', { chosen: chosen.length })}
           </Button>
         )}
         <Button component="label" role={undefined} variant="outlined">
-          Bring a bundle in
+          {t('Bring a bundle in')}
           <input type="file" accept=".zip,application/zip" className="hidden-words" onChange={(event) => told(look(event))} />
         </Button>
       </div>
@@ -87,16 +91,16 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   );
 }
 
-const WHAT = { add: 'new here', change: 'differs', keep: 'the same' } as const;
+const WHAT = { add: t('new here'), change: t('differs'), keep: t('the same') } as const;
 const PARTS = {
-  embeds: 'embed',
-  sites: 'site',
-  styles: 'house style',
-  cards: 'host card',
-  orders: 'running order',
-  preferences: 'choice of yours',
+  embeds: t('embed'),
+  sites: t('site'),
+  styles: t('house style'),
+  cards: t('host card'),
+  orders: t('running order'),
+  preferences: t('choice of yours'),
 } as const;
-const NAMES: Readonly<Record<string, string>> = { theme: 'Light or dark theme', providers: 'List of oEmbed providers' };
+const NAMES: Readonly<Record<string, string>> = { theme: t('Light or dark theme'), providers: t('List of oEmbed providers') };
 /** More rows than a person would read one by one. */
 const SHOWN = 200;
 
@@ -115,15 +119,17 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(usual.map(stepKey)));
   const count = (what: Step['what']): number => steps.filter((step) => step.what === what).length;
   return (
-    <section aria-label="What the bundle would do">
+    <section aria-label={t('What the bundle would do')}>
       {damaged.length > 0 && (
         <p role="alert">
-          <strong>This bundle is incomplete.</strong> {sayDamaged(damaged)}
+          <strong>{t('This bundle is incomplete.')}</strong> {sayDamaged(damaged)}
         </p>
       )}
       <p>
-        <strong>{count('add')}</strong> new here, <strong>{count('change')}</strong> differ, <strong>{count('keep')}</strong> are
-        the same and stay. An embed that is replaced stays as a version.
+        {rich(
+          '<b>{added}</b> new here, <b>{changed}</b> differ, <b>{kept}</b> are the same and stay. An embed that is replaced stays as a version.',
+          { b: (inside) => <strong>{inside}</strong>, added: count('add'), changed: count('change'), kept: count('keep') },
+        )}
       </p>
       <ul className="incoming">
         {open.slice(0, SHOWN).map((step) => (
@@ -142,14 +148,14 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
             </label>
             <small>
               {PARTS[step.part]}, {WHAT[step.what]}
-              {step.newer !== undefined && (step.newer ? '; the one in the bundle is newer' : '; the one here is newer')}
+              {step.newer !== undefined && (step.newer ? t('; the one in the bundle is newer') : t('; the one here is newer'))}
             </small>
           </li>
         ))}
       </ul>
-      {open.length > SHOWN && <p className="quiet">And {open.length - SHOWN} more.</p>}
+      {open.length > SHOWN && <p className="quiet">{t('And {open} more.', { open: open.length - SHOWN })}</p>}
       <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(chosen)}>
-        {open.length === 0 ? 'Nothing to take' : `Take ${chosen.size} in`}
+        {open.length === 0 ? t('Nothing to take') : t('Take {chosen} in', { chosen: chosen.size })}
       </Button>
     </section>
   );
@@ -170,13 +176,18 @@ function Room(): ReactElement | null {
       .catch(() => undefined);
   }, []);
   if (!room) return null;
-  const mega = (bytes: number): string => (bytes / 1e6).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
+  const mega = (bytes: number): string => showNumber(bytes / 1e6, { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
   return (
     <p className="quiet">
-      {mega(room.usage)} MB of {mega(room.quota)} MB are used.{' '}
       {room.kept
-        ? 'The browser has promised to keep it.'
-        : 'The browser may clear it when the disk gets full, so save a bundle now and then.'}
+        ? t('{usage} MB of {quota} MB are used. The browser has promised to keep it.', {
+            usage: mega(room.usage),
+            quota: mega(room.quota),
+          })
+        : t(
+            '{usage} MB of {quota} MB are used. The browser may clear it when the disk gets full, so save a bundle now and then.',
+            { usage: mega(room.usage), quota: mega(room.quota) },
+          )}
     </p>
   );
 }

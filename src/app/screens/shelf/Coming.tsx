@@ -8,8 +8,9 @@ import { useAppSelector } from '../../state/store.ts';
 import { listEmbeds } from '../../storage/embeds.ts';
 import { saveFile } from '../../ui/files.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
+import { dateFormat, t } from '../../../messages/t.ts';
 
-const day = new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
+const day = dateFormat({ weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 
 /** What is not out yet, day by day, and as a calendar to take along. */
 export function Coming({ close }: { close: () => void }): ReactElement {
@@ -18,7 +19,7 @@ export function Coming({ close }: { close: () => void }): ReactElement {
   const days = coming(embeds, today);
   return (
     <DialogFrame
-      title="Calendar"
+      title={t('Calendar')}
       close={close}
       wide
       actions={
@@ -27,13 +28,15 @@ export function Coming({ close }: { close: () => void }): ReactElement {
           disabled={days.length === 0}
           onClick={() => saveFile('what-comes-next.ics', calendarOf(days, sayComing, new Date()), 'text/calendar')}
         >
-          Save as a calendar file
+          {t('Save as a calendar file')}
         </Button>
       }
     >
       {days.length === 0 ? (
         <p className="quiet">
-          Nothing waits for its day. On the Bench, “Dates” beside the code says when an item, or the page with it, comes out.
+          {t(
+            'Nothing waits for its day. On the Bench, “Dates” beside the code says when an item, or the page with it, comes out.',
+          )}
         </p>
       ) : (
         <ul className="coming">
@@ -41,7 +44,7 @@ export function Coming({ close }: { close: () => void }): ReactElement {
             <li key={`${one.what} ${one.embed.id}`} data-what={one.what}>
               <time dateTime={one.day}>{day.format(new Date(`${one.day}T12:00`))}</time>
               <span>{sayComing(one)}</span>
-              <Link to={`/bench/${one.embed.id}`}>Open</Link>
+              <Link to={`/bench/${one.embed.id}`}>{t('Open')}</Link>
             </li>
           ))}
         </ul>

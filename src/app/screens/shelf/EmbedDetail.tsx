@@ -16,6 +16,7 @@ import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts
 import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type EmbedNotes } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Versions } from './Versions.tsx';
+import { showDay, t } from '../../../messages/t.ts';
 
 const PostKit = lazily(
   () => import('./PostKit.tsx').then((module) => module.PostKit),
@@ -52,50 +53,54 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
     if (copy) open(copy);
   };
   return (
-    <aside className="detail" aria-label={`About ${embed.title}`}>
+    <aside className="detail" aria-label={t('About {embed}', { embed: embed.title })}>
       <header>
         <h2>{embed.title}</h2>
-        <Button onClick={close} aria-label="Close the details">
-          Close
+        <Button onClick={close} aria-label={t('Close the details')}>
+          {t('Close')}
         </Button>
       </header>
       <p className="detail-ways">
-        <Link to={`/bench/${embed.id}`}>Open on the Bench</Link>
-        <Button onClick={() => setKit(true)}>Texts for a post</Button>
-        <Button onClick={next}>Next one like this</Button>
-        <Button onClick={() => void duplicate()}>Duplicate</Button>
-        {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>All embeds of this item</Button>}
-        <Button aria-label={`Remove ${embed.title}`} onClick={remove}>
-          Remove
+        <Link to={`/bench/${embed.id}`}>{t('Open on the Bench')}</Link>
+        <Button onClick={() => setKit(true)}>{t('Texts for a post')}</Button>
+        <Button onClick={next}>{t('Next one like this')}</Button>
+        <Button onClick={() => void duplicate()}>{t('Duplicate')}</Button>
+        {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>{t('All embeds of this item')}</Button>}
+        <Button aria-label={t('Remove {embed}', { embed: embed.title })} onClick={remove}>
+          {t('Remove')}
         </Button>
       </p>
-      <Part title="State">
+      <Part title={t('State')}>
         <p className="shelf-state" data-state={stateOf(embed)}>
           {STATE_NAMES[stateOf(embed)]}
           {embed.look.length > 0 && <small>{embed.look.map(sayFindingCode).join('; ')}</small>}
         </p>
-        {embed.stage === 'draft' && <Button onClick={() => change({ stage: 'ready' })}>It is ready</Button>}
+        {embed.stage === 'draft' && <Button onClick={() => change({ stage: 'ready' })}>{t('It is ready')}</Button>}
       </Part>
-      <Part title="For the site">
-        <select aria-label="For the site" value={embed.work.site} onChange={(event) => reaim(event.target.value)}>
+      <Part title={t('For the site')}>
+        <select aria-label={t('For the site')} value={embed.work.site} onChange={(event) => reaim(event.target.value)}>
           {sites.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
             </option>
           ))}
         </select>
-        <small className="quiet">What belongs to the site changes with it; what belongs to the item stays.</small>
+        <small className="quiet">{t('What belongs to the site changes with it; what belongs to the item stays.')}</small>
       </Part>
-      <Part title="Tags">
-        <OneLine label="Tags, with spaces between" value={embed.tags.join(' ')} keep={(text) => change({ tags: tagsIn(text) })} />
+      <Part title={t('Tags')}>
+        <OneLine
+          label={t('Tags, with spaces between')}
+          value={embed.tags.join(' ')}
+          keep={(text) => change({ tags: tagsIn(text) })}
+        />
       </Part>
-      <Part title="Placed on">
+      <Part title={t('Placed on')}>
         <Placements embed={embed} change={change} />
       </Part>
-      <Part title="Taken">
+      <Part title={t('Taken')}>
         <Versions embed={embed} />
       </Part>
-      <Part title="Proved">
+      <Part title={t('Proved')}>
         <Proved id={embed.id} />
       </Part>
       <Suspense fallback={null}>{kit && <PostKit embed={embed} close={() => setKit(false)} />}</Suspense>
@@ -154,26 +159,26 @@ function Placements({ embed, change }: { embed: SavedEmbed; change: (part: Embed
         {embed.placed.map((one) => (
           <li key={one.address}>
             <span>{one.address.replace(/^https?:\/\//, '')}</span>
-            <small>since {day.format(one.since)}</small>
+            <small>{t('since {since}', { since: showDay(one.since) })}</small>
             <button type="button" className="inline-remedy" onClick={() => without(one.address)}>
-              Remove
+              {t('Remove')}
             </button>
           </li>
         ))}
       </ul>
       <form onSubmit={add} className="detail-add">
         <input
-          aria-label="Address of a page"
+          aria-label={t('Address of a page')}
           placeholder="https://…"
           value={address}
           aria-invalid={wrong}
           onChange={(event) => setAddress(event.target.value)}
         />
         <Button type="submit" variant="outlined">
-          Add this page
+          {t('Add this page')}
         </Button>
       </form>
-      {wrong && <small className="wrong">Give the whole address of the page, with http:// or https://.</small>}
+      {wrong && <small className="wrong">{t('Give the whole address of the page, with http:// or https://.')}</small>}
     </>
   );
 }
@@ -186,16 +191,22 @@ function Proved({ id }: { id: string }): ReactElement {
     <ul className="detail-list">
       <li>
         {proof
-          ? `Played through on ${day.format(proof.date)}: ${wrong === 0 ? 'as asked' : `${wrong} of ${proof.rows.length} differ`}`
-          : 'Not played through yet'}
+          ? wrong === 0
+            ? t('Played through on {date}: as asked', { date: showDay(proof.date) })
+            : t('Played through on {date}: {wrong} of {rows} differ', {
+                date: showDay(proof.date),
+                wrong,
+                rows: proof.rows.length,
+              })
+          : t('Not played through yet')}
       </li>
       <li>
         {back
-          ? `Pasted back on ${day.format(back.date)}: ${back.losses === 0 ? 'nothing lost' : `${back.losses} not as given`}`
-          : 'Not pasted back yet'}
+          ? back.losses === 0
+            ? t('Pasted back on {date}: nothing lost', { date: showDay(back.date) })
+            : t('Pasted back on {date}: {losses} not as given', { date: showDay(back.date), losses: back.losses })
+          : t('Not pasted back yet')}
       </li>
     </ul>
   );
 }
-
-const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium' });

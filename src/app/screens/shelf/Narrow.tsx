@@ -5,6 +5,7 @@ import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   entries: readonly Entry[];
@@ -31,13 +32,13 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
     <form className="narrow" role="search" onSubmit={(event) => event.preventDefault()}>
       <input
         type="search"
-        aria-label="Search the Shelf"
-        placeholder="Titles, tags, links …"
+        aria-label={t('Search the Shelf')}
+        placeholder={t('Titles, tags, links …')}
         value={narrowing.text}
         onChange={(event) => put({ text: event.target.value })}
       />
       <Choice
-        label="Kind"
+        label={t('Kind')}
         value={narrowing.kind}
         set={(kind) => put({ kind })}
         options={Object.entries(KIND_WORDS)
@@ -45,31 +46,31 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
           .map(([id, words]) => [id, words.replace(/^an? /, '')])}
       />
       <Choice
-        label="Host"
+        label={t('Host')}
         value={narrowing.host}
         set={(host) => put({ host })}
         options={cards.filter(({ id }) => there.hosts.has(id)).map(({ id, name }) => [id, name])}
       />
       <Choice
-        label="Site"
+        label={t('Site')}
         value={narrowing.site}
         set={(site) => put({ site })}
         options={sites.filter(({ id }) => there.sites.has(id)).map(({ id, name }) => [id, name])}
       />
       <Choice
-        label="State"
+        label={t('State')}
         value={narrowing.state}
         set={(state) => put({ state: state as Narrowing['state'] })}
         options={STATES.map((id) => [id, STATE_NAMES[id]])}
       />
       <label>
-        from <input type="date" value={narrowing.from} onChange={(event) => put({ from: event.target.value })} />
+        {t('from')} <input type="date" value={narrowing.from} onChange={(event) => put({ from: event.target.value })} />
       </label>
       <label>
-        to <input type="date" value={narrowing.to} onChange={(event) => put({ to: event.target.value })} />
+        {t('to')} <input type="date" value={narrowing.to} onChange={(event) => put({ to: event.target.value })} />
       </label>
       <label className="tick">
-        <input type="checkbox" checked={bySite} onChange={(event) => setBySite(event.target.checked)} /> by site
+        <input type="checkbox" checked={bySite} onChange={(event) => setBySite(event.target.checked)} /> {t('by site')}
       </label>
     </form>
   );
@@ -84,7 +85,7 @@ interface ChoiceProps {
 
 const Choice = ({ label, value, set, options }: ChoiceProps): ReactElement => (
   <select aria-label={label} data-set={value !== ''} value={value} onChange={(event) => set(event.target.value)}>
-    <option value="">{label}: all</option>
+    <option value="">{t('{label}: all', { label })}</option>
     {options.map(([id, words]) => (
       <option key={id} value={id}>
         {words}

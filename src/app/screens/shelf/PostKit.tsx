@@ -8,14 +8,15 @@ import { copyText } from '../../copyText.ts';
 import { saveFile } from '../../ui/files.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { useAppSelector } from '../../state/store.ts';
+import { t, within } from '../../../messages/t.ts';
 
 const PARTS = [
-  ['heading', 'Heading'],
-  ['description', 'Description'],
-  ['address', 'Address of the page'],
-  ['date', 'Date'],
-  ['author', 'Author'],
-  ['code', 'Code'],
+  ['heading', t('Heading')],
+  ['description', t('Description')],
+  ['address', t('Address of the page')],
+  ['date', t('Date')],
+  ['author', t('Author')],
+  ['code', t('Code')],
 ] as const;
 
 /** What belongs into a post beside the embed, each part copied in one press, or all of it as one text. */
@@ -35,27 +36,27 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
   const whole: Kit = { ...kit, cover: file?.name ?? '' };
   const copy = (what: string, text: string): void =>
     void copyText(text).then(
-      () => setSaid(`${what} copied.`),
-      () => setSaid('The browser refused to copy. Select the text and copy it by hand.'),
+      () => setSaid(t('{what} copied.', { what })),
+      () => setSaid(t('The browser refused to copy. Select the text and copy it by hand.')),
     );
   const keep = (): void =>
     void changeEmbeds([embed.id], (one) => ({ facts: { ...one.facts, description: kit.description } }), Date.now());
   return (
     <DialogFrame
-      title="Texts for a post"
+      title={t('Texts for a post')}
       close={close}
       wide
       actions={
         <>
-          <Button variant="contained" onClick={() => copy('Markdown', kitAsMarkdown(whole))}>
-            Copy all as Markdown
+          <Button variant="contained" onClick={() => copy(t('Markdown'), kitAsMarkdown(whole))}>
+            {t('Copy all as Markdown')}
           </Button>
           <Button variant="outlined" onClick={() => copy('HTML', kitAsHtml(whole))}>
-            Copy all as HTML
+            {t('Copy all as HTML')}
           </Button>
           {file && (
             <Button variant="outlined" onClick={() => saveFile(file.name, file.bytes, file.type)}>
-              Save the cover file
+              {t('Save the cover file')}
             </Button>
           )}
         </>
@@ -80,8 +81,12 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
                 <input value={kit[part]} onChange={(event) => setKit({ ...kit, [part]: event.target.value })} />
               )}
             </label>
-            <Button aria-label={`Copy ${label.toLowerCase()}`} disabled={kit[part] === ''} onClick={() => copy(label, kit[part])}>
-              Copy
+            <Button
+              aria-label={t('Copy {label}', { label: within(label) })}
+              disabled={kit[part] === ''}
+              onClick={() => copy(label, kit[part])}
+            >
+              {t('Copy')}
             </Button>
           </div>
         ))}

@@ -14,6 +14,8 @@ import { ShelfList } from './ShelfList.tsx';
 import { ShelfOrders } from './ShelfOrders.tsx';
 import { Unreadable } from './Unreadable.tsx';
 import { useShelf, type Shelved } from './useShelf.ts';
+import { t } from '../../../messages/t.ts';
+import { rich } from '../../ui/rich.tsx';
 
 /** Everything saved, last changed first: found as one types, and taken up again. */
 export function Shelf(): ReactElement {
@@ -21,9 +23,9 @@ export function Shelf(): ReactElement {
   if (shelved === null)
     return (
       <div className="shelf">
-        <h1>Shelf</h1>
+        <h1>{t('Shelf')}</h1>
         <p role="alert">
-          This window keeps no data, so the Shelf stays empty. Open Refenestra in an ordinary window to keep what you make.
+          {t('This window keeps no data, so the Shelf stays empty. Open Refenestra in an ordinary window to keep what you make.')}
         </p>
       </div>
     );
@@ -31,9 +33,9 @@ export function Shelf(): ReactElement {
     <Stock shelved={shelved} />
   ) : (
     <div className="shelf">
-      <h1>Shelf</h1>
+      <h1>{t('Shelf')}</h1>
       <p className="quiet" role="status">
-        Looking what is there …
+        {t('Looking what is there …')}
       </p>
     </div>
   );
@@ -66,7 +68,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
   return (
     <div className="shelf" data-open={shown !== undefined}>
       <header className="shelf-head">
-        <h1>Shelf</h1>
+        <h1>{t('Shelf')}</h1>
         {entries.length > 0 && (
           <Narrow entries={entries} narrowing={narrowing} set={setNarrowing} bySite={bySite} setBySite={setBySite} />
         )}
@@ -74,9 +76,12 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       <Unreadable rows={unreadable} all={all} />
       {removed.length > 0 && (
         <p className="shelf-removed" role="status">
-          {removed.length === 1 ? `“${removed[0]!.embed.title}” is` : `${removed.length} embeds are`} off the Shelf.{' '}
+          {t('{count, plural, one {“{title}” is off the Shelf.} other {# embeds are off the Shelf.}}', {
+            count: removed.length,
+            title: removed[0]!.embed.title,
+          })}{' '}
           <button type="button" className="inline-remedy" onClick={() => void putWholes(removed).then(() => setRemoved([]))}>
-            {removed.length === 1 ? 'Put it back' : 'Put them back'}
+            {removed.length === 1 ? t('Put it back') : t('Put them back')}
           </button>
         </p>
       )}
@@ -93,17 +98,17 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       {entries.length === 0 && <Empty />}
       {examples.length > 0 && removed.length === 0 && unreadable.length === 0 && (
         <p className="shelf-examples">
-          {examples.length === 1 ? 'One of these is an example.' : `${examples.length} of these are examples.`}{' '}
+          {t('{count, plural, one {One of these is an example.} other {# of these are examples.}}', { count: examples.length })}{' '}
           <button type="button" className="inline-remedy" onClick={() => void remove(examples)}>
-            Clear the examples
+            {t('Clear the examples')}
           </button>
         </p>
       )}
       {entries.length > 0 && found.length === 0 && whole && (
         <p className="quiet" role="status">
-          Nothing on the Shelf is like that.{' '}
+          {t('Nothing on the Shelf is like that.')}{' '}
           <button type="button" className="inline-remedy" onClick={() => setNarrowing(NO_NARROWING)}>
-            Show everything
+            {t('Show everything')}
           </button>
         </p>
       )}
@@ -135,15 +140,17 @@ function Empty(): ReactElement {
   return (
     <div className="shelf-empty">
       <p>
-        Nothing is kept yet. Whatever you paste and change on the <Link to="/bench/example">Bench</Link> comes here by itself.
+        {rich('Nothing is kept yet. Whatever you paste and change on the <a>Bench</a> comes here by itself.', {
+          a: (inside) => <Link to="/bench/example">{inside}</Link>,
+        })}
       </p>
       <ul>
-        <li>Find an embed again by its title, host, tag, or the page where it stands.</li>
-        <li>Note where each was placed, and give it the days on which it goes out.</li>
-        <li>Change many at once, take their codes as one block, back everything up.</li>
+        <li>{t('Find an embed again by its title, host, tag, or the page where it stands.')}</li>
+        <li>{t('Note where each was placed, and give it the days on which it goes out.')}</li>
+        <li>{t('Change many at once, take their codes as one block, back everything up.')}</li>
       </ul>
       <Button variant="outlined" disabled={busy} onClick={put}>
-        {busy ? 'Fetching the examples …' : 'Show it with examples'}
+        {busy ? t('Fetching the examples …') : t('Show it with examples')}
       </Button>
     </div>
   );

@@ -17,6 +17,7 @@ import { saveOrder } from '../../storage/orders.ts';
 import { copyText } from '../../copyText.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
+import { t } from '../../../messages/t.ts';
 
 const Coming = lazily(
   () => import('./Coming.tsx').then((module) => module.Coming),
@@ -57,7 +58,7 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
   };
   const play = async (): Promise<void> => {
     const entries = picked.flatMap(({ embed }) => entryOfEmbed(embed) ?? []);
-    const order = newOrder(crypto.randomUUID(), { name: 'New running order', entries });
+    const order = newOrder(crypto.randomUUID(), { name: t('New running order'), entries });
     await saveOrder(order);
     await navigate(`/orders/${order.id}`);
   };
@@ -65,35 +66,39 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
     <div className="shelf-actions">
       {picked.length > 0 ? (
         <>
-          <strong>{picked.length} chosen</strong>
-          <Button onClick={() => choose(found.map(({ embed }) => embed.id))}>Choose all {found.length}</Button>
-          <Button onClick={() => choose([])}>Choose none</Button>
-          <select aria-label="Aim them at another site" value="" onChange={(event) => reaim(event.target.value)}>
-            <option value="">Aim at another site …</option>
+          <strong>{t('{picked} chosen', { picked: picked.length })}</strong>
+          <Button onClick={() => choose(found.map(({ embed }) => embed.id))}>
+            {t('Choose all {found}', { found: found.length })}
+          </Button>
+          <Button onClick={() => choose([])}>{t('Choose none')}</Button>
+          <select aria-label={t('Aim them at another site')} value="" onChange={(event) => reaim(event.target.value)}>
+            <option value="">{t('Aim at another site …')}</option>
             {sites.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>
             ))}
           </select>
-          <Button onClick={() => setOpen('block')}>As one block</Button>
-          <Button onClick={() => void play()}>As a running order</Button>
-          <Button onClick={() => setOpen('bundle')}>Save as bundle</Button>
-          <Button onClick={() => remove(ids)}>Remove</Button>
+          <Button onClick={() => setOpen('block')}>{t('As one block')}</Button>
+          <Button onClick={() => void play()}>{t('As a running order')}</Button>
+          <Button onClick={() => setOpen('bundle')}>{t('Save as bundle')}</Button>
+          <Button onClick={() => remove(ids)}>{t('Remove')}</Button>
         </>
       ) : (
         <>
-          {all > 0 && <Button onClick={() => setOpen('coming')}>Calendar</Button>}
-          <Button onClick={() => setOpen('bundle')}>Backup</Button>
+          {all > 0 && <Button onClick={() => setOpen('coming')}>{t('Calendar')}</Button>}
+          <Button onClick={() => setOpen('bundle')}>{t('Backup')}</Button>
           {whole && <Reminder save={() => setOpen('bundle')} />}
         </>
       )}
       <output aria-live="polite" aria-busy={!whole}>
-        {showAll ? `${found.length} of ${all}` : `${all} ${all === 1 ? 'embed' : 'embeds'}`}
+        {showAll
+          ? t('{found} of {all}', { found: found.length, all })
+          : t('{count, plural, one {# embed} other {# embeds}}', { count: all })}
       </output>
       {showAll && (
         <button type="button" className="inline-remedy" onClick={showAll}>
-          Show all
+          {t('Show all')}
         </button>
       )}
       {open === 'block' && <Block picked={picked} close={close} />}
@@ -114,9 +119,9 @@ function Reminder({ save }: { save: () => void }): ReactElement | null {
   if (changed < MUCH) return null;
   return (
     <p className="shelf-reminder" role="status">
-      {changed.toLocaleString('en')} embeds are in no bundle yet.{' '}
+      {t('{count, plural, one {# embed is in no bundle yet.} other {# embeds are in no bundle yet.}}', { count: changed })}{' '}
       <button type="button" className="inline-remedy" onClick={save}>
-        Save one
+        {t('Save one')}
       </button>
     </p>
   );
@@ -134,21 +139,21 @@ function Block({ picked, close }: { picked: readonly Entry[]; close: () => void 
   );
   const copy = (): void =>
     void copyText(code).then(
-      () => setSaid('The block is copied.'),
-      () => setSaid('The browser refused to copy. Select the code and copy it by hand.'),
+      () => setSaid(t('The block is copied.')),
+      () => setSaid(t('The browser refused to copy. Select the code and copy it by hand.')),
     );
   return (
     <DialogFrame
-      title={`${picked.length} embeds as one block`}
+      title={t('{picked} embeds as one block', { picked: picked.length })}
       close={close}
       wide
       actions={
         <Button variant="contained" onClick={copy}>
-          Copy the block
+          {t('Copy the block')}
         </Button>
       }
     >
-      <pre className="code-difference" tabIndex={0} aria-label="The block">
+      <pre className="code-difference" tabIndex={0} aria-label={t('The block')}>
         {code}
       </pre>
       <p role="status">{said}</p>

@@ -11,6 +11,7 @@ import type { SettingId } from '../../../core/known/settings/list.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { watchPictures } from '../../storage/watch.ts';
+import { showMoment, t } from '../../../messages/t.ts';
 
 interface Props {
   entries: readonly Entry[];
@@ -49,7 +50,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
     }),
   );
   return (
-    <div className="shelf-list" ref={place} tabIndex={0} role="region" aria-label="Saved embeds">
+    <div className="shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {inSight.map(({ index, start, size }) => {
           const row = rows[index]!;
@@ -92,7 +93,7 @@ function grouped(entries: readonly Entry[]): Row[] {
 
 function SiteName({ id }: { id: string }): ReactElement {
   const sites = useAppSelector(selectSites);
-  return <>{sites.find((site) => site.id === id)?.name ?? 'No site'}</>;
+  return <>{sites.find((site) => site.id === id)?.name ?? t('No site')}</>;
 }
 
 interface RowProps {
@@ -107,12 +108,12 @@ interface RowProps {
 /** One embed; drawn anew only when something of it has changed, however the list is moved. */
 const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen, setOpen, choose }: RowProps): ReactElement {
   const host = useAppSelector((all) => selectCards(all).find((card) => card.id === embed.host)?.name);
-  const kind = KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? 'not recognised';
+  const kind = KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? t('not recognised');
   return (
     <>
       <input
         type="checkbox"
-        aria-label={`Choose ${embed.title}`}
+        aria-label={t('Choose {embed}', { embed: embed.title })}
         checked={chosen}
         onChange={(event) => choose(embed.id, event.target.checked)}
       />
@@ -131,23 +132,23 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
       </span>
       <span className="shelf-state" data-state={state}>
         {STATE_NAMES[state]}
-        {embed.placed.length > 0 && <small>{embed.placed.length === 1 ? 'on 1 page' : `on ${embed.placed.length} pages`}</small>}
+        {embed.placed.length > 0 && (
+          <small>{embed.placed.length === 1 ? t('on 1 page') : t('on {placed} pages', { placed: embed.placed.length })}</small>
+        )}
       </span>
-      <time className="number">{when.format(embed.changed)}</time>
+      <time className="number">{showMoment(embed.changed)}</time>
       <button
         type="button"
         className="inline-remedy"
         aria-expanded={open}
-        aria-label={`More on ${embed.title}`}
+        aria-label={t('More on {embed}', { embed: embed.title })}
         onClick={() => setOpen(open ? null : embed.id)}
       >
-        More
+        {t('More')}
       </button>
     </>
   );
 });
-
-const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** The settings that the publisher touched, as the sentences of the Bench. */
 function setWords({ work }: SavedEmbed): string {
@@ -155,7 +156,7 @@ function setWords({ work }: SavedEmbed): string {
     SettingId,
     SettingValue,
   ][];
-  return touched.map(([id, value]) => saySetting(id, value)).join(' · ') || 'as the link says';
+  return touched.map(([id, value]) => saySetting(id, value)).join(' · ') || t('as the link says');
 }
 
 /** Milliseconds for which the list must rest before pictures are fetched, and as many of them are kept at hand. */

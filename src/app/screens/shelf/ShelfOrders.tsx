@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { listOrders } from '../../storage/orders.ts';
+import { t } from '../../../messages/t.ts';
 
 /** Running orders whose name, or what is in them, has these words; nothing where there is none. */
 export function ShelfOrders({ text }: { text: string }): ReactElement | null {
@@ -16,14 +17,14 @@ export function ShelfOrders({ text }: { text: string }): ReactElement | null {
   });
   if (found.length === 0) return null;
   return (
-    <nav className="shelf-orders" aria-label="Running orders">
-      Running orders:{' '}
+    <nav className="shelf-orders" aria-label={t('Running orders')}>
+      {t('Running orders:')}{' '}
       {found.slice(0, 12).map(({ order: { id, name, entries } }) => (
         <Link key={id} to={`/orders/${id}`}>
-          {name || 'Without a name'} <small className="number">{entries.length}</small>
+          {name || t('Without a name')} <small className="number">{entries.length}</small>
         </Link>
       ))}
-      {found.length > 12 && <Link to="/orders">{found.length - 12} more</Link>}
+      {found.length > 12 && <Link to="/orders">{t('{found} more', { found: found.length - 12 })}</Link>}
     </nav>
   );
 }

@@ -8,8 +8,7 @@ import { remakeIn } from '../../state/remake.ts';
 import type { State, Store } from '../../state/store.ts';
 import { listVersions, replaceWorks } from '../../storage/embeds.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
-
-const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+import { showMoment, t } from '../../../messages/t.ts';
 
 const goBack = (state: State, embed: SavedEmbed, { work }: Version): Promise<void> =>
   replaceWorks([remakeIn(state, embed, { ...work, id: embed.id })], Date.now());
@@ -19,22 +18,22 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
   const versions = useLiveQuery(() => listVersions(embed.id), [embed.id]) ?? [];
   const [beside, setBeside] = useState<Version | null>(null);
   const store = useStore() as Store;
-  if (versions.length === 0) return <p className="quiet">The code was not taken yet.</p>;
+  if (versions.length === 0) return <p className="quiet">{t('The code was not taken yet.')}</p>;
   return (
     <>
       <ul className="detail-list">
         {versions.map((version) => (
           <li key={version.id}>
-            <span>{when.format(version.taken)}</span>
+            <span>{showMoment(version.taken)}</span>
             {version.code === embed.code ? (
-              <small>as it is now</small>
+              <small>{t('as it is now')}</small>
             ) : (
               <>
                 <button type="button" className="inline-remedy" onClick={() => setBeside(version)}>
-                  Compare
+                  {t('Compare')}
                 </button>
                 <button type="button" className="inline-remedy" onClick={() => void goBack(store.getState(), embed, version)}>
-                  Go back to it
+                  {t('Go back to it')}
                 </button>
               </>
             )}
@@ -42,7 +41,11 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
         ))}
       </ul>
       {beside && (
-        <DialogFrame title={`Taken on ${when.format(beside.taken)}, and now`} close={() => setBeside(null)} wide>
+        <DialogFrame
+          title={t('Taken on {taken}, and now', { taken: showMoment(beside.taken) })}
+          close={() => setBeside(null)}
+          wide
+        >
           <pre className="code-difference" tabIndex={0}>
             {diffWordsWithSpace(beside.code, embed.code).map(({ value, added, removed }, i) =>
               added ? <ins key={i}>{value}</ins> : removed ? <del key={i}>{value}</del> : <span key={i}>{value}</span>,

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { contrastOf, LEAST_CONTRAST, sayContrast } from '../../../core/model/contrast.ts';
 import type { Site } from '../../../core/model/site.ts';
 import { parseColour } from '../../../core/model/values.ts';
+import { t } from '../../../messages/t.ts';
 
 interface LooksProps {
   name: string;
@@ -15,8 +16,8 @@ interface LooksProps {
 export const Looks = ({ name, looks, set, wrong }: LooksProps): ReactElement => (
   <div className="looks">
     <b style={{ color: parseColour(looks.text), background: parseColour(looks.ground) }}>{name}</b>
-    <ColourInput label={`${name}: text`} value={looks.text} set={(text) => set({ ...looks, text })} />
-    <ColourInput label={`${name}: background`} value={looks.ground} set={(ground) => set({ ...looks, ground })} />
+    <ColourInput label={t('{name}: text', { name })} value={looks.text} set={(text) => set({ ...looks, text })} />
+    <ColourInput label={t('{name}: background', { name })} value={looks.ground} set={(ground) => set({ ...looks, ground })} />
     <Contrast one={looks.text} other={looks.ground} least={LEAST_CONTRAST.text} />
     {wrong && <small className="wrong">{wrong}</small>}
   </div>
@@ -37,10 +38,10 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
     <table className="palette">
       <thead>
         <tr>
-          <th scope="col">Brand colour</th>
-          <th scope="col">Value</th>
-          <th scope="col">On light</th>
-          <th scope="col">On dark</th>
+          <th scope="col">{t('Brand colour')}</th>
+          <th scope="col">{t('Value')}</th>
+          <th scope="col">{t('On light')}</th>
+          <th scope="col">{t('On dark')}</th>
           <td />
         </tr>
       </thead>
@@ -49,13 +50,17 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
           <tr key={i}>
             <td>
               <input
-                aria-label={`Name of colour ${i + 1}`}
+                aria-label={t('Name of colour {i}', { i: i + 1 })}
                 value={name}
                 onChange={(event) => put(i, { name: event.target.value })}
               />
             </td>
             <td>
-              <ColourInput label={`Value of colour ${i + 1}`} value={colour} set={(next) => put(i, { colour: next })} />
+              <ColourInput
+                label={t('Value of colour {i}', { i: i + 1 })}
+                value={colour}
+                set={(next) => put(i, { colour: next })}
+              />
             </td>
             <td>
               <Contrast one={colour} other={light.ground} least={LEAST_CONTRAST.parts} />
@@ -67,10 +72,10 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
               <button
                 type="button"
                 className="inline-remedy"
-                aria-label={`Remove ${name}`}
+                aria-label={t('Remove {name}', { name })}
                 onClick={() => set(palette.filter((_, at) => at !== i))}
               >
-                Remove
+                {t('Remove')}
               </button>
             </td>
           </tr>
@@ -81,9 +86,11 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
           <td colSpan={5}>
             <Button
               disabled={palette.length >= 24}
-              onClick={() => set([...palette, { name: `Colour ${palette.length + 1}`, colour: light.text }])}
+              onClick={() =>
+                set([...palette, { name: t('Colour {palette}', { palette: palette.length + 1 }), colour: light.text }])
+              }
             >
-              Add a colour
+              {t('Add a colour')}
             </Button>
             {wrong && <small className="wrong">{wrong}</small>}
           </td>
@@ -109,11 +116,11 @@ const ColourInput = ({ label, value, set }: { label: string; value: string; set:
 /** The ratio in figures, and in a word whether it is enough. */
 function Contrast({ one, other, least }: { one: string; other: string; least: number }): ReactElement {
   const [a, b] = [parseColour(one), parseColour(other)];
-  if (!a || !b) return <span className="contrast">no colour</span>;
+  if (!a || !b) return <span className="contrast">{t('no colour')}</span>;
   const ratio = contrastOf(a, b);
   return (
     <span className="contrast" data-enough={ratio >= least}>
-      {sayContrast(ratio)} {ratio >= least ? 'enough' : `under ${least}`}
+      {sayContrast(ratio)} {ratio >= least ? t('enough') : t('under {least}', { least })}
     </span>
   );
 }

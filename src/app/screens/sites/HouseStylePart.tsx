@@ -13,7 +13,7 @@ import {
   withRule,
   type StyleRule,
 } from '../../../core/known/styles/style.ts';
-import { SETTINGS, settingOf } from '../../../core/known/settings/list.ts';
+import { SETTINGS } from '../../../core/known/settings/list.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
@@ -23,6 +23,8 @@ import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { lazily } from '../../ui/lazily.ts';
+import { t, within } from '../../../messages/t.ts';
+import { labelOf } from '../../../messages/labels.ts';
 
 const StyleChange = lazily(
   () => import('./StyleChange.tsx').then((module) => module.StyleChange),
@@ -42,23 +44,23 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
     const read = readStyle(file!.text);
     if ('wrong' in read) return setSaid(read.wrong);
     void keepStyle(store, { ...read.style, site: site.id });
-    setSaid(`${read.style.rules.length} rules taken in. Nothing that was made changes by itself.`);
+    setSaid(t('{rules} rules taken in. Nothing that was made changes by itself.', { rules: read.style.rules.length }));
   };
   const carry = (to: string): void => {
     const target = others.find(({ id }) => id === to);
     if (!target) return;
     void keepStyle(store, carriedTo(style, to));
-    setSaid(`${target.name} uses it too, without the colours and the address that are this site’s own.`);
+    setSaid(t('{target} uses it too, without the colours and the address that are this site’s own.', { target: target.name }));
   };
   return (
     <div className="house-style">
       {kinds.length === 0 && (
         <p className="quiet">
-          Nothing is set for all yet. Add a rule here, or press a token on the Bench and take it into the house style.
+          {t('Nothing is set for all yet. Add a rule here, or press a token on the Bench and take it into the house style.')}
         </p>
       )}
       {kinds.map((kind) => (
-        <section key={kind} aria-label={`House style for ${sayKinds(kind)}`}>
+        <section key={kind} aria-label={t('House style for {kind}', { kind: sayKinds(kind) })}>
           <h4>{sayKinds(kind)}</h4>
           <ul>
             {style.rules
@@ -77,17 +79,17 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
       <NewRule add={(rule) => void keepStyle(store, withRule(style, rule))} />
       <div className="site-files">
         <Button variant="outlined" onClick={() => setChanging(true)}>
-          What would it change?
+          {t('What would it change?')}
         </Button>
         <Button
           disabled={style.rules.length === 0}
           onClick={() => saveFile(`${site.id}.style.json`, JSON.stringify(style, null, 2))}
         >
-          Export the style
+          {t('Export the style')}
         </Button>
-        <FileButton words="Bring a style in" accept=".json,application/json" give={bringIn} />
-        <select aria-label="Carry it to another site" value="" onChange={(event) => carry(event.target.value)}>
-          <option value="">Carry to …</option>
+        <FileButton words={t('Bring a style in')} accept=".json,application/json" give={bringIn} />
+        <select aria-label={t('Carry it to another site')} value="" onChange={(event) => carry(event.target.value)}>
+          <option value="">{t('Carry to …')}</option>
           {others.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -103,11 +105,17 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
 
 function readStyle(text: string): { style: ReturnType<typeof styleSchema.parse> } | { wrong: string } {
   const data = readJson(text);
-  if ('wrong' in data) return { wrong: `This is no house style: ${data.wrong}. Choose a file that was exported here.` };
+  if ('wrong' in data)
+    return { wrong: t('This is no house style: {wrong}. Choose a file that was exported here.', { wrong: data.wrong }) };
   const read = styleSchema.safeParse(data.value);
   if (read.success) return { style: read.data };
   const [issue] = read.error.issues;
-  return { wrong: `This is no house style: at ${issue!.path.join('.') || 'its top'}, ${issue!.message}. Nothing was taken.` };
+  return {
+    wrong: t('This is no house style: at {path}, {issue}. Nothing was taken.', {
+      path: issue!.path.join('.') || t('its top'),
+      issue: issue!.message,
+    }),
+  };
 }
 
 interface RuleProps {
@@ -118,20 +126,25 @@ interface RuleProps {
 
 function Rule({ rule, keep, drop }: RuleProps): ReactElement {
   const [reason, setReason] = useState(rule.reason);
-  const { label } = settingOf(rule.setting);
+  const label = labelOf(rule.setting);
   return (
     <li>
       <span>{saySetting(rule.setting, rule.value)}</span>
       <input
-        aria-label={`Why: ${saySetting(rule.setting, rule.value)}`}
-        placeholder="Why?"
+        aria-label={t('Why: {setting}', { setting: saySetting(rule.setting, rule.value) })}
+        placeholder={t('Why?')}
         maxLength={200}
         value={reason}
         onChange={(event) => setReason(event.target.value)}
         onBlur={() => reason !== rule.reason && keep({ ...rule, reason })}
       />
-      <button type="button" className="inline-remedy" aria-label={`Drop ${label.toLowerCase()} from the style`} onClick={drop}>
-        Drop
+      <button
+        type="button"
+        className="inline-remedy"
+        aria-label={t('Drop {label} from the style', { label: within(label) })}
+        onClick={drop}
+      >
+        {t('Drop')}
       </button>
     </li>
   );
@@ -141,7 +154,7 @@ function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
   return (
     <div className="new-rule">
-      <select aria-label="For which kind" value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
+      <select aria-label={t('For which kind')} value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
         {KINDS.map((one) => (
           <option key={one} value={one}>
             {sayKinds(one)}
@@ -150,7 +163,7 @@ function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
       </select>
       <SettingPick
         possible={SETTINGS.filter(({ id }) => canBeStyle(id, kind))}
-        words="Add the rule"
+        words={t('Add the rule')}
         take={(setting, value) => add({ kind, setting, value, reason: '' })}
       />
     </div>

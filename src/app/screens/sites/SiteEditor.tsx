@@ -17,8 +17,11 @@ import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { HouseStylePart } from './HouseStylePart.tsx';
 import { ColumnDrawing } from './ColumnDrawing.tsx';
 import { Looks, Palette } from './Colours.tsx';
+import { t } from '../../../messages/t.ts';
+import { formLabelOf } from '../../../messages/labels.ts';
+import { SCREEN_NAMES } from '../../../messages/screens.ts';
 
-const STATES = { kept: 'Kept', waiting: 'Keeping …', wrong: 'Not kept: something is not right yet' } as const;
+const STATES = { kept: t('Kept'), waiting: t('Keeping …'), wrong: t('Not kept: something is not right yet') } as const;
 const checkSite = (draft: Site): Site | undefined => siteSchema.safeParse(draft).data;
 
 /** One site, open to change, and kept by itself. What is not right is told at its place, and nothing is kept until all of it is. */
@@ -42,85 +45,95 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
     if (!shipped) void navigate('/sites');
   };
   return (
-    <section className="site" aria-label={`Site ${site.name}`}>
+    <section className="site" aria-label={t('Site {site}', { site: site.name })}>
       <header className="site-head">
         <h2>{site.name}</h2>
         <span className="quiet" role="status">
           {STATES[state]}
         </span>
         <Button disabled={!undo} onClick={() => undo?.()}>
-          Undo the last change
+          {t('Undo the last change')}
         </Button>
-        <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>Export the site</Button>
-        {own && <Button onClick={() => void drop()}>{shipped ? 'Back to the shipped one' : 'Remove the site'}</Button>}
+        <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>{t('Export the site')}</Button>
+        {own && <Button onClick={() => void drop()}>{shipped ? t('Back to the shipped one') : t('Remove the site')}</Button>}
       </header>
       <div className="site-parts">
-        <Part title="Address">
-          <TextRow label="Name" value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
+        <Part title={t('Address')}>
+          <TextRow label={t('Name')} value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
           <TextRow
-            label="Address of its pages"
+            label={t('Address of its pages')}
             value={draft.address}
             wrong={wrong('address')}
             set={(address) => change({ address })}
           />
-          <TextRow label="Language" value={draft.language} wrong={wrong('language')} set={(language) => change({ language })} />
+          <TextRow
+            label={t('Language')}
+            value={draft.language}
+            wrong={wrong('language')}
+            set={(language) => change({ language })}
+          />
         </Part>
-        <Part title="Words in its pages">
+        <Part title={t('Words in its pages')}>
           <SiteWords draft={draft} change={change} wrong={wrong} />
         </Part>
-        <Part title="Column">
+        <Part title={t('Column')}>
           <ColumnDrawing site={draft} />
           <div className="numbers">
-            <NumberRow label="Column" value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
-            <NumberRow label="Side margin" value={draft.margin} wrong={wrong('margin')} set={(margin) => change({ margin })} />
+            <NumberRow label={t('Column')} value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
+            <NumberRow
+              label={t('Side margin')}
+              value={draft.margin}
+              wrong={wrong('margin')}
+              set={(margin) => change({ margin })}
+            />
             {(['phone', 'tablet', 'desktop'] as const).map((name) => (
               <NumberRow
                 key={name}
-                label={`Width of a ${name}`}
+                label={t('Width of a {screen}', { screen: SCREEN_NAMES[name] })}
                 value={draft.breakpoints[name]}
                 wrong={wrong(`breakpoints.${name}`)}
                 set={(pixels) => change({ breakpoints: { ...draft.breakpoints, [name]: pixels } })}
               />
             ))}
             <NumberRow
-              label="Text size"
+              label={t('Text size')}
               value={draft.typeface.size}
               wrong={wrong('typeface')}
               set={(size) => change({ typeface: { ...draft.typeface, size } })}
             />
             <NumberRow
-              label="Space above embeds"
+              label={t('Space above embeds')}
               value={draft.space.above}
               wrong={wrong('space.above')}
               set={(above) => change({ space: { ...draft.space, above } })}
             />
             <NumberRow
-              label="Space below embeds"
+              label={t('Space below embeds')}
               value={draft.space.below}
               wrong={wrong('space.below')}
               set={(below) => change({ space: { ...draft.space, below } })}
             />
           </div>
         </Part>
-        <Part title="Colours">
-          <Looks name="Light" looks={draft.light} set={(light) => change({ light })} wrong={wrong('light')} />
-          <Looks name="Dark" looks={draft.dark} set={(dark) => change({ dark })} wrong={wrong('dark')} />
+        <Part title={t('Colours')}>
+          <Looks name={t('Light')} looks={draft.light} set={(light) => change({ light })} wrong={wrong('light')} />
+          <Looks name={t('Dark')} looks={draft.dark} set={(dark) => change({ dark })} wrong={wrong('dark')} />
           <label className="tick">
             <input
               type="checkbox"
               checked={draft.followsTheme}
               onChange={(event) => change({ followsTheme: event.target.checked })}
             />
-            Its pages turn dark for visitors who want that
+            {t('Its pages turn dark for visitors who want that')}
           </label>
           <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
           <div className="site-files">
             <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
-              Export as design tokens
+              {t('Export as design tokens')}
             </Button>
-            <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>Export as CSS</Button>
+            <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>{t('Export as CSS')}</Button>
             <FileButton
-              words="Bring in design tokens"
+              words={t('Bring in design tokens')}
               accept=".json,application/json"
               give={([file]) => {
                 const palette = readTokens(file!.text);
@@ -129,10 +142,10 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
             />
           </div>
         </Part>
-        <Part title="House style">
+        <Part title={t('House style')}>
           <HouseStylePart site={site} />
         </Part>
-        <Part title="What its editor keeps">
+        <Part title={t('What its editor keeps')}>
           <CodeKept draft={draft} change={change} wrong={wrong} />
         </Part>
       </div>
@@ -141,10 +154,10 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
 }
 
 const WORDS = [
-  { word: 'play', label: 'Button on covers of video and sound' },
-  { word: 'show', label: 'Button on other covers' },
-  { word: 'transcript', label: 'Heading of a transcript' },
-  { word: 'consent', label: 'Notice before anything is loaded' },
+  { word: 'play', label: t('Button on covers of video and sound') },
+  { word: 'show', label: t('Button on other covers') },
+  { word: 'transcript', label: t('Heading of a transcript') },
+  { word: 'consent', label: t('Notice before anything is loaded') },
 ] as const satisfies readonly { word: keyof PageWords; label: string }[];
 
 /** What covers and transcripts say. An empty field shows the words of the site's language, which then hold. */
@@ -172,9 +185,9 @@ function readTokens(text: string): Site['palette'] {
 }
 
 const STRIPPED = [
-  { part: 'elements', label: 'Elements that it takes out' },
-  { part: 'attributes', label: 'Attributes that it takes out' },
-  { part: 'properties', label: 'Style properties that it takes out' },
+  { part: 'elements', label: t('Elements that it takes out') },
+  { part: 'attributes', label: t('Attributes that it takes out') },
+  { part: 'properties', label: t('Style properties that it takes out') },
 ] as const;
 
 interface KeptProps {
@@ -190,21 +203,21 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
   return (
     <>
       <label className="row">
-        <span>Code type that is taken first</span>
+        <span>{t('Code type that is taken first')}</span>
         <select value={draft.form} onChange={(event) => change({ form: event.target.value })}>
-          {FORMS.map(({ id, label }) => (
+          {FORMS.map(({ id }) => (
             <option key={id} value={id}>
-              {label}
+              {formLabelOf(id)}
             </option>
           ))}
         </select>
       </label>
       <fieldset className="kept-forms">
-        <legend>Code types that stay whole there (none ticked: all are offered)</legend>
-        {FORMS.map(({ id, label }) => (
+        <legend>{t('Code types that stay whole there (none ticked: all are offered)')}</legend>
+        {FORMS.map(({ id }) => (
           <label key={id} className="tick">
             <input type="checkbox" checked={draft.keeps.includes(id)} onChange={(event) => keep(id, event.target.checked)} />
-            {label}
+            {formLabelOf(id)}
           </label>
         ))}
       </fieldset>
@@ -214,7 +227,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
           checked={draft.strips.scripts}
           onChange={(event) => change({ strips: { ...draft.strips, scripts: event.target.checked } })}
         />
-        It takes scripts out
+        {t('It takes scripts out')}
       </label>
       {STRIPPED.map(({ part, label }) => (
         <TextRow
@@ -226,13 +239,13 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
         />
       ))}
       <TextRow
-        label="Short code template"
+        label={t('Short code template')}
         value={draft.shortcode ?? ''}
         wrong={wrong('shortcode')}
         set={(text) => change({ shortcode: text === '' ? undefined : text })}
       />
       <TextRow
-        label="Hosts let into frames (empty: all)"
+        label={t('Hosts let into frames (empty: all)')}
         value={frames}
         wrong={wrong('frames')}
         set={(text) => change({ frames: text.trim() === '' ? null : text.split(/[\s,]+/).filter(Boolean) })}
@@ -283,7 +296,7 @@ const NumberRow = ({ label, value, wrong, set }: RowProps<number>): ReactElement
       aria-invalid={wrong !== undefined}
       onChange={(event) => set(event.target.valueAsNumber)}
     />
-    <small>px</small>
+    <small>{t('px')}</small>
     {wrong && <small className="wrong">{wrong}</small>}
   </label>
 );

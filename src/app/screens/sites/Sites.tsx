@@ -12,6 +12,7 @@ import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { measureSite } from './measureSite.ts';
 import { SiteEditor } from './SiteEditor.tsx';
+import { t } from '../../../messages/t.ts';
 
 const newId = (): string => `site-${Date.now().toString(36)}`;
 
@@ -36,7 +37,7 @@ export function Sites(): ReactElement {
     const from = site ?? sites[0];
     if (!from) return;
     const number = sites.filter((one) => one.id.startsWith('site-')).length + 1;
-    const made = { ...from, id: newId(), name: `New site ${number}` };
+    const made = { ...from, id: newId(), name: t('New site {number}', { number }) };
     await keepSite(store, made);
     void navigate(`/sites/${made.id}`);
   };
@@ -44,48 +45,53 @@ export function Sites(): ReactElement {
     const like = site ?? sites[0];
     const page = files.find(({ name }) => /\.html?$/i.test(name));
     if (!like) return;
-    if (!page) return setWrong('There is no page among these files. Save a page of the site, and choose its .html file.');
+    if (!page) return setWrong(t('There is no page among these files. Save a page of the site, and choose its .html file.'));
     const sheets = files.filter(({ name }) => /\.css$/i.test(name)).map(({ text }) => text);
     const learnt = learnSite(await measureSite(page.text, sheets), like, newId());
     if ('wrong' in learnt)
-      return setWrong('There is no text on this page, so its column cannot be measured. Save a page with a few paragraphs.');
+      return setWrong(t('There is no text on this page, so its column cannot be measured. Save a page with a few paragraphs.'));
     setWrong(null);
     await keepSite(store, learnt.site);
     void navigate(`/sites/${learnt.site.id}`);
   };
   return (
     <div className="sites">
-      <nav className="sites-list" aria-label="Sites">
-        <h1>Sites</h1>
+      <nav className="sites-list" aria-label={t('Sites')}>
+        <h1>{t('Sites')}</h1>
         <ul>
           {sites.map(({ id: siteId, name, column }) => (
             <li key={siteId}>
               <NavLink to={`/sites/${siteId}`}>
                 {name}{' '}
                 <small>
-                  {column} px{team.includes(siteId) && !own.has(siteId) && ', the team’s'}
+                  {column} px
+                  {team.includes(siteId) && !own.has(siteId) && t(', the team’s')}
                 </small>
               </NavLink>
             </li>
           ))}
         </ul>
         <Button variant="outlined" disabled={sites.length === 0} onClick={() => void another()}>
-          New site, like this one
+          {t('New site, like this one')}
         </Button>
-        <FileButton words="Bring a site in" accept=".json,application/json" give={bringIn} />
+        <FileButton words={t('Bring a site in')} accept=".json,application/json" give={bringIn} />
         <FileButton
-          words="Learn a site from a saved page"
+          words={t('Learn a site from a saved page')}
           multiple
           accept=".html,.htm,.css,text/html,text/css"
           disabled={sites.length === 0}
           give={learn}
         />
-        <p className="quiet">Choose the page and its style sheets together; nothing in them is run.</p>
+        <p className="quiet">{t('Choose the page and its style sheets together; nothing in them is run.')}</p>
         <p role="status" className="wrong">
           {wrong}
         </p>
       </nav>
-      {site ? <SiteEditor key={site.id} site={site} /> : sites.length > 0 && <p className="quiet">No site has the id “{id}”.</p>}
+      {site ? (
+        <SiteEditor key={site.id} site={site} />
+      ) : (
+        sites.length > 0 && <p className="quiet">{t('No site has the id “{id}”.', { id })}</p>
+      )}
     </div>
   );
 }

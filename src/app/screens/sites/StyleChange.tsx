@@ -10,6 +10,7 @@ import { selectStyles } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
 import { listEmbeds, replaceWorks } from '../../storage/embeds.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
+import { t } from '../../../messages/t.ts';
 
 /** Embeds that are made anew between two looks at the screen. */
 const AT_ONCE = 20;
@@ -44,22 +45,24 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
     setWould(would!.filter(({ embed }) => !chosen.has(embed.id)));
     setChosen(new Set());
     setSaid(
-      `${wanted.length} ${wanted.length === 1 ? 'embed follows' : 'embeds follow'} the house style now. Their pages need the new code.`,
+      t('{count, plural, one {# embed follows} other {# embeds follow}} the house style now. Their pages need the new code.', {
+        count: wanted.length,
+      }),
     );
   };
   return (
     <DialogFrame
-      title={`What the house style of ${site.name} would change`}
+      title={t('What the house style of {site} would change', { site: site.name })}
       close={close}
       wide
       actions={
         <Button variant="contained" disabled={chosen.size === 0} onClick={() => void apply()}>
-          {chosen.size === 1 ? 'Apply to this one' : `Apply to these ${chosen.size}`}
+          {chosen.size === 1 ? t('Apply to this one') : t('Apply to these {chosen}', { chosen: chosen.size })}
         </Button>
       }
     >
-      {would === null && <p role="status">Looking through the Shelf …</p>}
-      {would?.length === 0 && said === '' && <p>Every saved embed for this site follows it already.</p>}
+      {would === null && <p role="status">{t('Looking through the Shelf …')}</p>}
+      {would?.length === 0 && said === '' && <p>{t('Every saved embed for this site follows it already.')}</p>}
       <ul className="style-change">
         {would?.slice(0, SHOWN).map(({ embed, settings }) => (
           <li key={embed.id}>
@@ -76,15 +79,17 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
             <ul>
               {settings.map(({ setting, before, after }) => (
                 <li key={setting}>
-                  <del>{before === undefined ? 'the host’s default' : saySetting(setting, before)}</del>{' '}
-                  <ins>{after === undefined ? 'the host’s default' : saySetting(setting, after)}</ins>
+                  <del>{before === undefined ? t('the host’s default') : saySetting(setting, before)}</del>{' '}
+                  <ins>{after === undefined ? t('the host’s default') : saySetting(setting, after)}</ins>
                 </li>
               ))}
             </ul>
           </li>
         ))}
       </ul>
-      {would && would.length > SHOWN && <p className="quiet">And {would.length - SHOWN} more, which are chosen too.</p>}
+      {would && would.length > SHOWN && (
+        <p className="quiet">{t('And {would} more, which are chosen too.', { would: would.length - SHOWN })}</p>
+      )}
       <p role="status">{said}</p>
     </DialogFrame>
   );

@@ -5,6 +5,7 @@ import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { showNumber, t } from '../../../messages/t.ts';
 
 /** Which embeds are shown. `host` is undefined for all, and null for those of no known host. */
 export interface Filter {
@@ -38,20 +39,20 @@ export function Filters({ numbers, filter, change }: Props): ReactElement {
   const most = Math.max(1, ...numbers.findings.map(({ places }) => places));
   const all = Math.max(1, ...numbers.hosts.map(({ places }) => places));
   return (
-    <nav className="sweep-filters" aria-label="Which are shown">
+    <nav className="sweep-filters" aria-label={t('Which are shown')}>
       <input
         type="search"
-        aria-label="Find in places and items"
-        placeholder="Find in places and items"
+        aria-label={t('Find in places and items')}
+        placeholder={t('Find in places and items')}
         value={filter.text}
         onChange={({ target }) => change({ ...filter, text: target.value })}
       />
-      <div role="group" aria-label="All, or only some">
+      <div role="group" aria-label={t('All, or only some')}>
         {(
           [
-            ['all', 'All embeds', numbers.embeds],
-            ['changes', 'To be changed', numbers.changes],
-            ['left', 'Left as it is', numbers.left],
+            ['all', t('All embeds'), numbers.embeds],
+            ['changes', t('To be changed'), numbers.changes],
+            ['left', t('Left as it is'), numbers.left],
           ] as const
         ).map(([only, words, places]) => (
           <Bar
@@ -65,13 +66,13 @@ export function Filters({ numbers, filter, change }: Props): ReactElement {
         ))}
       </div>
       <div role="group" aria-labelledby="sweep-found">
-        <h2 id="sweep-found">Findings</h2>
+        <h2 id="sweep-found">{t('Findings')}</h2>
         {numbers.findings.map(({ code, severity, example, places, after }) => (
           <Bar
             key={code}
             words={sayShortly(example)}
             tone={severity}
-            note={`${SEVERITY_WORDS[severity]}${after < places ? `, ${after} after the changes` : ''}`}
+            note={`${SEVERITY_WORDS[severity]}${after < places ? t(', {after} after the changes', { after }) : ''}`}
             places={places}
             after={after}
             of={most}
@@ -81,12 +82,16 @@ export function Filters({ numbers, filter, change }: Props): ReactElement {
         ))}
       </div>
       <div role="group" aria-labelledby="sweep-hosts">
-        <h2 id="sweep-hosts">Hosts</h2>
+        <h2 id="sweep-hosts">{t('Hosts')}</h2>
         {numbers.hosts.map(({ host, places, loads, loadsAfter }) => (
           <Bar
             key={String(host)}
             words={sayHost({ host }, nameOf)}
-            note={loadsAfter < loads ? `loads unasked: ${loads}, after the changes ${loadsAfter}` : `loads unasked: ${loads}`}
+            note={
+              loadsAfter < loads
+                ? t('loads unasked: {loads}, after the changes {loadsAfter}', { loads, loadsAfter })
+                : t('loads unasked: {loads}', { loads })
+            }
             places={places}
             of={all}
             pressed={filter.host === host}
@@ -114,7 +119,7 @@ function Bar({ words, note, tone, places, after = places, of, pressed, press }: 
   return (
     <button type="button" className="sweep-bar" data-tone={tone} aria-pressed={pressed} onClick={press}>
       <span>{words}</span>
-      <b>{places.toLocaleString('en')}</b>
+      <b>{showNumber(places)}</b>
       {of > 0 && (
         <svg viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
           <rect className="today" width={(places / of) * 100} height="4" />

@@ -1,9 +1,9 @@
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReactElement } from 'react';
-import { count } from '../../../messages/sweep.ts';
 import { findWritten, forgetWritten } from '../../storage/sweeps.ts';
 import { takeBack } from '../../sweep/folder.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   say: (said: string) => void;
@@ -16,14 +16,26 @@ export function LastWritten({ say }: Props): ReactElement | null {
   const undo = async (): Promise<void> => {
     const { written, missed } = await takeBack(last);
     say(
-      `${count(written, 'file')} ${written === 1 ? 'is' : 'are'} as before.${missed.length > 0 ? ` Left, since changed or not written: ${missed.slice(0, 5).join(', ')}${missed.length > 5 ? ' and others' : ''}.` : ''}`,
+      [
+        t('{written, plural, one {# file is as before.} other {# files are as before.}}', { written }),
+        ...(missed.length > 0
+          ? [
+              t('Left, since changed or not written: {files}.', {
+                files: missed.slice(0, 5).join(', ') + (missed.length > 5 ? ' …' : ''),
+              }),
+            ]
+          : []),
+      ].join(' '),
     );
   };
   return (
     <p className="sweep-last">
-      Last written: {count(last.files.length, 'file')} in “{last.folder.name || 'the folder'}”.{' '}
-      <Button onClick={() => void undo()}>Take it back</Button>
-      <Button onClick={() => void forgetWritten()}>Keep it so</Button>
+      {t('Last written: {files, plural, one {# file} other {# files}} in “{folder}”.', {
+        files: last.files.length,
+        folder: last.folder.name || t('the folder'),
+      })}{' '}
+      <Button onClick={() => void undo()}>{t('Take it back')}</Button>
+      <Button onClick={() => void forgetWritten()}>{t('Keep it so')}</Button>
     </p>
   );
 }

@@ -3,7 +3,6 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import { reportOf, tableOf } from '../../../core/many/sweep/report.ts';
-import { count } from '../../../messages/sweep.ts';
 import { sweepPage } from '../../../messages/sweepPage.ts';
 import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
@@ -11,6 +10,7 @@ import type { SweepRun, SweepState } from '../../sweep/run.ts';
 import { filesIn, writeInto } from '../../sweep/folder.ts';
 import { saveFile } from '../../ui/files.ts';
 import { LastWritten } from './LastWritten.tsx';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   state: SweepState;
@@ -32,13 +32,17 @@ export function Outs({ state, run, numbers, changes, again }: Props): ReactEleme
   const files = async (): Promise<void> => {
     const written = await run.written();
     saveFile('changed-files.zip', await run.pack(written.files), 'application/zip');
-    setSaid(`${count(written.files.length, 'changed file')} saved as changed-files.zip. Unpack it over the site.`);
+    setSaid(
+      t('{files, plural, one {# changed file} other {# changed files}} saved as changed-files.zip. Unpack it over the site.', {
+        files: written.files.length,
+      }),
+    );
   };
   const patch = async (which: 'patch' | 'reverse'): Promise<void> => {
     const written = await run.written();
     const name = which === 'patch' ? 'sweep.patch' : 'sweep-back.patch';
     saveFile(name, written[which], 'text/x-diff');
-    setSaid(`Saved. In the folder of the site: git apply ${name}, or patch -p1 < ${name}`);
+    setSaid(t('Saved. In the folder of the site: git apply {name}, or patch -p1 < {name}', { name }));
   };
   const write = async (folder: FileSystemDirectoryHandle): Promise<void> => {
     const { written, missed } = await writeInto({
@@ -46,50 +50,57 @@ export function Outs({ state, run, numbers, changes, again }: Props): ReactEleme
       files: run.changedFiles().map(({ name, changes: its }) => ({ name, changes: its })),
     });
     setSaid(
-      `${count(written, 'file')} written.${missed.length > 0 ? ` Changed by somebody else meanwhile, and left: ${missed.slice(0, 5).join(', ')}.` : ''}`,
+      missed.length > 0
+        ? t('{written, plural, one {# file} other {# files}} written. Changed by somebody else meanwhile, and left: {missed}.', {
+            written,
+            missed: missed.slice(0, 5).join(', '),
+          })
+        : t('{written, plural, one {# file} other {# files}} written.', { written }),
     );
     again(await filesIn(folder));
   };
   const page = (): string =>
     sweepPage(state.swept, numbers, {
-      title: `Sweep: ${state.name}`,
+      title: t('Sweep: {state}', { state: state.name }),
       day: store.getState().view.today,
       nameOf: (id) => selectBook(store.getState()).byId.get(id)?.card.name,
     });
   return (
-    <section className="sweep-outs" aria-label="Take away">
+    <section className="sweep-outs" aria-label={t('Take away')}>
       {state.folder && (
         <Button variant="contained" disabled={none} onClick={() => void write(state.folder!)}>
-          Write into the folder ({count(changes, 'embed')})
+          {t('Write into the folder ({changes, plural, one {# embed} other {# embeds}})', { changes })}
         </Button>
       )}
       <LastWritten say={setSaid} />
       <Button variant={state.folder ? 'outlined' : 'contained'} disabled={none} onClick={() => void files()}>
-        {changes === 0 ? 'Save the changed files' : `Save the changed files (${count(changes, 'embed')})`}
+        {changes === 0
+          ? t('Save the changed files')
+          : t('Save the changed files ({changes, plural, one {# embed} other {# embeds}})', { changes })}
       </Button>
       <div>
         <Button variant="outlined" disabled={none} onClick={() => void patch('patch')}>
-          Save the patch
+          {t('Save the patch')}
         </Button>
         <Button variant="outlined" disabled={none} onClick={() => void patch('reverse')}>
-          Save the way back
+          {t('Save the way back')}
         </Button>
       </div>
       {byAddress && (
         <p className="quiet">
-          Pages at an address cannot be written from here. Copy codes one by one, or open the folder of the site.
+          {t('Pages at an address cannot be written from here. Copy codes one by one, or open the folder of the site.')}
         </p>
       )}
-      <h3>Report</h3>
+      <h3>{t('Report')}</h3>
       <div>
         <Button disabled={!done} onClick={() => saveFile('sweep.html', page(), 'text/html')}>
-          As a page
+          {t('As a page')}
         </Button>
         <Button disabled={!done} onClick={() => saveFile('sweep.csv', tableOf(reportOf(state.swept, false)), 'text/csv')}>
-          As CSV
+          {t('As CSV')}
         </Button>
         <Button disabled={!done} onClick={() => saveFile('sweep.json', JSON.stringify(reportOf(state.swept, false), null, 2))}>
-          As JSON
+          {t('As JSON')}
         </Button>
       </div>
       <p role="status">{said}</p>

@@ -11,6 +11,7 @@ import { HOLDS } from '../../../messages/sweepChecks.ts';
 import type { SiteFile } from '../../../workers/messages.ts';
 import { broughtIn } from '../../state/bench.ts';
 import { useAppDispatch } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   embed: SweptEmbed;
@@ -32,12 +33,12 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
     void navigate('/');
   };
   return (
-    <section className="sweep-detail" aria-label="This embed">
+    <section className="sweep-detail" aria-label={t('This embed')}>
       <header>
         <h2>
           {file}:{line}
         </h2>
-        <Button onClick={close}>Close</Button>
+        <Button onClick={close}>{t('Close')}</Button>
       </header>
       <ul className="sweep-findings">
         {findings.map((finding, i) => (
@@ -45,10 +46,10 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
             <b>{SEVERITY_WORDS[finding.severity]}.</b> {sayFinding(finding)}
           </li>
         ))}
-        {findings.length === 0 && <li>Nothing was found.</li>}
+        {findings.length === 0 && <li>{t('Nothing was found.')}</li>}
       </ul>
       {text !== null && (
-        <div className="sweep-code" role="group" aria-label={change ? 'Before and after' : 'The code'}>
+        <div className="sweep-code" role="group" aria-label={change ? t('Before and after') : t('The code')}>
           {change ? (
             <>
               <Difference before={text.slice(...range)} after={after} />
@@ -61,14 +62,14 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
         </div>
       )}
       {change && change.ends.length > 0 && (
-        <p>With the change these hold: {change.ends.map((code) => HOLDS.get(code) ?? code).join('; ')}.</p>
+        <p>{t('With the change these hold: {ends}.', { ends: change.ends.map((code) => HOLDS.get(code) ?? code).join('; ') })}</p>
       )}
       <Button variant="outlined" disabled={text === null} onClick={open}>
-        Open on the Bench
+        {t('Open on the Bench')}
       </Button>
       {change && text !== null && (
-        <Button onClick={() => void navigator.clipboard.writeText(after).then(() => setSaid('Copied.'))}>
-          Copy the new code
+        <Button onClick={() => void navigator.clipboard.writeText(after).then(() => setSaid(t('Copied.')))}>
+          {t('Copy the new code')}
         </Button>
       )}
       <span role="status">{said}</span>

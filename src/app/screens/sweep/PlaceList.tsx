@@ -7,6 +7,7 @@ import { sayHost } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { keyOf } from '../../sweep/run.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   embeds: readonly SweptEmbed[];
@@ -30,9 +31,9 @@ export function PlaceList({ embeds, spared, spare, open, choose }: Props): React
     overscan: 4,
     getItemKey: (i) => keyOf(embeds[i]!),
   });
-  if (embeds.length === 0) return <p className="quiet">None of the embeds is of this kind.</p>;
+  if (embeds.length === 0) return <p className="quiet">{t('None of the embeds is of this kind.')}</p>;
   return (
-    <div className="sweep-list" ref={place} tabIndex={0} role="region" aria-label="Places">
+    <div className="sweep-list" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
       <ul style={{ height: list.getTotalSize() }}>
         {list.getVirtualItems().map(({ index, start, key }) => {
           const embed = embeds[index]!;
@@ -71,7 +72,7 @@ function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElemen
       {change ? (
         <input
           type="checkbox"
-          aria-label={`Change ${file}, line ${line}`}
+          aria-label={t('Change {file}, line {line}', { file, line })}
           checked={changes}
           onChange={({ target }) => spare(!target.checked)}
         />
@@ -89,8 +90,8 @@ function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElemen
           </small>
         </span>
         <span className="sweep-told" data-tone={first?.severity}>
-          {first ? sayFinding(first) : 'Nothing was found.'}
-          {findings.length > 1 && <small>and {findings.length - 1} more</small>}
+          {first ? sayFinding(first) : t('Nothing was found.')}
+          {findings.length > 1 && <small>{t('and {findings} more', { findings: findings.length - 1 })}</small>}
         </span>
       </button>
     </>

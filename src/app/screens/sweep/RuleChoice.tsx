@@ -7,6 +7,7 @@ import { sayRemedy } from '../../../messages/en.ts';
 import { sayShortly } from '../../../messages/sweep.ts';
 import { selectStyles } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   rules: Rules;
@@ -31,18 +32,18 @@ export function RuleChoice({ rules, embeds, numbers, site, follow }: Props): Rea
     follow({ ...rules, putRight: on ? [...rules.putRight, code] : rules.putRight.filter((one) => one !== code) });
   return (
     <fieldset className="sweep-rules">
-      <legend>What is changed</legend>
+      <legend>{t('What is changed')}</legend>
       <Tick on={rules.style} set={(on) => follow({ ...rules, style: on })} disabled={!style || style.rules.length === 0}>
-        Follow the house style of {site?.name ?? 'the site'}
-        {(!style || style.rules.length === 0) && <small>This site has none yet.</small>}
+        {t('Follow the house style of')} {site?.name ?? t('the site')}
+        {(!style || style.rules.length === 0) && <small>{t('This site has none yet.')}</small>}
       </Tick>
       <Tick on={rules.titles} set={(on) => follow({ ...rules, titles: on })}>
-        Give frames without a title that of the heading above
+        {t('Give frames without a title that of the heading above')}
       </Tick>
       <Tick on={rules.covers} set={(on) => follow({ ...rules, covers: on })}>
-        Put a cover before everything that loads unasked
+        {t('Put a cover before everything that loads unasked')}
       </Tick>
-      {offered.length > 0 && <h3>Put right what was found</h3>}
+      {offered.length > 0 && <h3>{t('Put right what was found')}</h3>}
       {offered.map(({ code, example, places }) => (
         <Tick key={code} on={rules.putRight.includes(code)} set={(on) => putRight(code, on)}>
           {sayShortly(example)} ({places}){example.remedy && <small>{sayRemedy({ ...example, remedy: example.remedy })}</small>}

@@ -1,9 +1,10 @@
 import { Button } from '@mui/material';
 import { useRef, useState, type ReactElement, type SubmitEvent } from 'react';
 import type { CrawlLeft } from '../../../core/many/sweep/crawled.ts';
-import { count, sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
+import { sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
 import type { SiteFile } from '../../../workers/messages.ts';
 import { readSite } from '../../../workers/readSite.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   disabled: boolean;
@@ -21,29 +22,35 @@ export function SiteByAddress({ disabled, begin, say }: Props): ReactElement {
     const { signal } = (running.current = new AbortController());
     const pages: SiteFile[] = [];
     const left: CrawlLeft[] = [];
-    let end = 'The rest was not read.';
-    setReading('The site is asked …');
+    let end = t('The rest was not read.');
+    setReading(t('The site is asked …'));
     say('');
     try {
       for await (const told of readSite(address.trim(), { server: '', signal })) {
         if (told.kind === 'page') pages.push({ name: told.address, content: new Blob([told.text]) });
         if (told.kind === 'left') left.push(told.why);
-        if (told.kind === 'waiting') setReading(`${count(pages.length, 'page')} read, ${told.count} waiting …`);
+        if (told.kind === 'waiting')
+          setReading(
+            t('{pages, plural, one {# page} other {# pages}} read, {count} waiting …', {
+              pages: pages.length,
+              count: told.count,
+            }),
+          );
         if (told.kind === 'end') end = sayCrawlEnd(told.why);
       }
     } catch {
       if (!signal.aborted && pages.length === 0)
-        say('The server of Refenestra does not answer. Save the site as files, and open those.');
+        say(t('The server of Refenestra does not answer. Save the site as files, and open those.'));
     }
     setReading(null);
     const note = [end, ...(left.length > 0 ? [sayCrawl(left)] : [])].join(' ');
     if (pages.length > 0) begin(new URL(address.trim()).host, pages, note);
-    else if (left.length > 0) say(`No page could be read. ${sayCrawl(left)}`);
+    else if (left.length > 0) say(t('No page could be read. {left}', { left: sayCrawl(left) }));
   };
   return (
     <form className="sweep-address" onSubmit={(event) => void read(event)}>
       <label>
-        Address of a site{' '}
+        {t('Address of a site')}{' '}
         <input
           type="url"
           required
@@ -54,12 +61,12 @@ export function SiteByAddress({ disabled, begin, say }: Props): ReactElement {
         />
       </label>
       <Button type="submit" variant="outlined" disabled={disabled || reading !== null}>
-        Read the site
+        {t('Read the site')}
       </Button>
       {reading !== null && (
         <>
           <span role="status">{reading}</span>
-          <Button onClick={() => running.current?.abort()}>Stop, and take what is read</Button>
+          <Button onClick={() => running.current?.abort()}>{t('Stop, and take what is read')}</Button>
         </>
       )}
     </form>

@@ -11,6 +11,7 @@ import { LastWritten } from './LastWritten.tsx';
 import { SiteByAddress } from './SiteByAddress.tsx';
 import { canWriteFolders, filesIn, pickFolder } from '../../sweep/folder.ts';
 import type { OpenedSite, SweepRun } from '../../sweep/run.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   ready: boolean;
@@ -34,26 +35,26 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     if (!first) return;
     if (files.length === 1 && /\.zip$/i.test(first.name)) {
       const inside = await run.open(first);
-      if (!inside) return setSaid(`“${first.name}” is no zip file that can be read.`);
+      if (!inside) return setSaid(t('“{first}” is no zip file that can be read.', { first: first.name }));
       return open(first.name, inside);
     }
     const folder = first.webkitRelativePath.split('/')[0];
-    return open(folder || (files.length === 1 ? first.name : `${files.length} files`), files.map(siteFile));
+    return open(folder || (files.length === 1 ? first.name : t('{files} files', { files: files.length })), files.map(siteFile));
   };
   const open = (name: string, files: readonly SiteFile[], folder: OpenedSite['folder'] = null): void => {
     const wanted = files.filter((file) => containerOf(file.name));
     if (wanted.length === 0)
-      return setSaid(`“${name}” holds no file that is looked into: HTML, Markdown, XML, feeds, CSV and JSON are.`);
+      return setSaid(t('“{name}” holds no file that is looked into: HTML, Markdown, XML, feeds, CSV and JSON are.', { name }));
     begin(name, wanted, { folder });
   };
   const pick = async (): Promise<void> => {
     const folder = await pickFolder();
-    if (folder) open(folder.name || 'Folder', await filesIn(folder), folder);
+    if (folder) open(folder.name || t('Folder'), await filesIn(folder), folder);
   };
   const sample = (): void => {
     const state = store.getState();
     open(
-      'Sample site',
+      t('Sample site'),
       sampleSite(selectBook(state), selectGiven(state).cards).map(({ name, text }) => ({ name, content: new Blob([text]) })),
     );
   };
@@ -63,29 +64,31 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
   };
   return (
     <div className="sweep sweep-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
-      <h1>Sweep</h1>
+      <h1>{t('Sweep')}</h1>
       <p>
-        Finds every embed of a site, says what is wrong with each, and changes what you choose. Every other byte of the files
-        stays as it is.
+        {t(
+          'Finds every embed of a site, says what is wrong with each, and changes what you choose. Every other byte of the files stays as it is.',
+        )}
       </p>
       {siteField}
       <div className="sweep-ways">
         {canWriteFolders() ? (
           <Button variant="contained" disabled={!ready} onClick={() => void pick()}>
-            Open a folder
+            {t('Open a folder')}
           </Button>
         ) : (
-          <Files words="Open a folder" disabled={!ready} take={take} folder />
+          <Files words={t('Open a folder')} disabled={!ready} take={take} folder />
         )}
-        <Files words="Open a zip or files" disabled={!ready} take={take} />
+        <Files words={t('Open a zip or files')} disabled={!ready} take={take} />
         <Button disabled={!ready} onClick={sample}>
-          Try a sample site
+          {t('Try a sample site')}
         </Button>
       </div>
       <SiteByAddress disabled={!ready} begin={(name, files, note) => begin(name, files, { note })} say={setSaid} />
       <p className="quiet">
-        You can also drop files or a zip here. HTML, Markdown, XML exports, feeds, CSV and JSON are looked into; nothing leaves
-        this computer but the address of a site, and nothing is written before you say so.
+        {t(
+          'You can also drop files or a zip here. HTML, Markdown, XML exports, feeds, CSV and JSON are looked into; nothing leaves this computer but the address of a site, and nothing is written before you say so.',
+        )}
       </p>
       <LastWritten say={setSaid} />
       <p role="status">{said}</p>

@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import type { Site } from '../../../core/model/site.ts';
 import { numbersOf } from '../../../core/many/sweep/numbers.ts';
 import type { Rules } from '../../../core/many/sweep/rules.ts';
-import { count, sayNumbers } from '../../../messages/sweep.ts';
+import { sayNumbers } from '../../../messages/sweep.ts';
 import { keyOf, type OpenedSite, type SweepRun, type SweepState } from '../../sweep/run.ts';
 import { Filters, NO_FILTER, shownBy } from './Filters.tsx';
 import { LeftList } from './LeftList.tsx';
@@ -11,6 +11,7 @@ import { Outs } from './Outs.tsx';
 import { PlaceDetail } from './PlaceDetail.tsx';
 import { PlaceList } from './PlaceList.tsx';
 import { RuleChoice } from './RuleChoice.tsx';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   state: SweepState;
@@ -35,27 +36,29 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
     <div className="sweep">
       <header className="sweep-head">
         <h1>
-          Sweep <small>{state.name}</small>
+          {t('Sweep')} <small>{state.name}</small>
         </h1>
         {siteField}
         <Progress state={state} run={run} />
-        <Button onClick={run.clear}>New sweep</Button>
+        <Button onClick={run.clear}>{t('New sweep')}</Button>
       </header>
       <p className="sweep-sum" role="status">
-        {state.phase === 'running' || state.phase === 'paused' ? `${state.done} of ${count(state.files.length, 'file')}. ` : ''}
+        {state.phase === 'running' || state.phase === 'paused'
+          ? t('{done} of {files, plural, one {# file} other {# files}}. ', { done: state.done, files: state.files.length })
+          : ''}
         {sayNumbers(numbers)} {state.note}
-        {state.phase === 'cancelled' && ' Cancelled: only what was found until then is here.'}
-        {state.phase === 'broken' && ' Stopped by a fault of Refenestra. Open the site once more.'}
+        {state.phase === 'cancelled' && t(' Cancelled: only what was found until then is here.')}
+        {state.phase === 'broken' && t(' Stopped by a fault of Refenestra. Open the site once more.')}
       </p>
       <Filters numbers={numbers} filter={filter} change={setFilter} />
-      <section className="sweep-places" aria-label="Embeds">
+      <section className="sweep-places" aria-label={t('Embeds')}>
         {filter.only === 'left' ? (
           <LeftList swept={swept} />
         ) : (
           <PlaceList embeds={shown} spared={spared} spare={run.spare} open={open} choose={setOpen} />
         )}
       </section>
-      <aside className="sweep-side" aria-label="What is changed">
+      <aside className="sweep-side" aria-label={t('What is changed')}>
         {chosen ? (
           <PlaceDetail embed={chosen} files={state.files} close={() => setOpen(null)} />
         ) : (
@@ -79,10 +82,14 @@ function Progress({ state: { phase, done, files }, run }: Pick<Props, 'state' | 
   if (phase !== 'running' && phase !== 'paused') return null;
   return (
     <div className="sweep-progress">
-      <LinearProgress variant="determinate" value={(done / files.length) * 100} aria-label="How far the sweep is" />
-      {phase === 'running' ? <Button onClick={run.pause}>Pause</Button> : <Button onClick={run.resume}>Go on</Button>}
+      <LinearProgress variant="determinate" value={(done / files.length) * 100} aria-label={t('How far the sweep is')} />
+      {phase === 'running' ? (
+        <Button onClick={run.pause}>{t('Pause')}</Button>
+      ) : (
+        <Button onClick={run.resume}>{t('Go on')}</Button>
+      )}
       <Button variant="outlined" onClick={run.cancel}>
-        Cancel
+        {t('Cancel')}
       </Button>
     </div>
   );

@@ -5,6 +5,7 @@ import type { Guess } from '../../../core/teach/guess.ts';
 import type { Question } from '../../../core/teach/questions.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
+import { t } from '../../../messages/t.ts';
 
 /** Settings that only a host can do. */
 const OF_HOSTS = SETTINGS.filter(({ moment }) => moment !== 'frame' && moment !== 'around');
@@ -42,14 +43,14 @@ export function Ask({ questions, answer }: Props): ReactElement {
       }),
     );
   return (
-    <div className="teach-question" role="group" aria-label="What do these do?">
-      <p>These codes have more than the plain one. What does it do?</p>
+    <div className="teach-question" role="group" aria-label={t('What do these do?')}>
+      <p>{t('These codes have more than the plain one. What does it do?')}</p>
       <ul>
         {rows.map(({ key, name, text, likely, example }) => (
           <li key={key}>
             <code>{text === '' || name === '' ? name + text : `${name}=${text}`}</code>{' '}
             <Meaning
-              label={`What ${name === '' ? text : name} does in example ${example + 1}`}
+              label={t('What {name} does in example {example}', { name: name === '' ? text : name, example: example + 1 })}
               likely={likely}
               choice={choiceOf(key, likely)}
               choose={(choice) => choose(key, choice)}
@@ -58,7 +59,7 @@ export function Ask({ questions, answer }: Props): ReactElement {
         ))}
       </ul>
       <Button variant="contained" disabled={open} onClick={take}>
-        That is right
+        {t('That is right')}
       </Button>
     </div>
   );
@@ -83,13 +84,13 @@ function Meaning({ label, likely, choice, choose }: MeaningProps): ReactElement 
             {saySetting(setting, told)}
           </option>
         ))}
-        <option value="other">something else …</option>
-        <option value="leave">leave this code out</option>
+        <option value="other">{t('something else …')}</option>
+        <option value="leave">{t('leave this code out')}</option>
       </select>
       {choice === 'other' && (
         <SettingPick
           possible={OF_HOSTS}
-          words="That is it"
+          words={t('That is it')}
           take={(setting: SettingId, told) => choose({ setting, value: told })}
         />
       )}

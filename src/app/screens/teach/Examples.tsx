@@ -7,6 +7,7 @@ import type { Unexplained } from '../../../core/teach/observe.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
 import { saySetting } from '../../../messages/en.ts';
 import { sayWhy } from '../../../messages/teach.ts';
+import { t } from '../../../messages/t.ts';
 
 interface Props {
   examples: readonly Example[];
@@ -24,17 +25,17 @@ export function Examples({ examples, unexplained, remove }: Props): ReactElement
           <li key={i} data-told={told.length > 0}>
             {example.link !== undefined && (
               <p>
-                <small>link</small> <code>{example.link}</code>
+                <small>{t('link')}</small> <code>{example.link}</code>
               </p>
             )}
             {example.code !== undefined && (
               <p>
-                <small>code</small> <code>{shownCode(example.code)}</code>
+                <small>{t('code')}</small> <code>{shownCode(example.code)}</code>
               </p>
             )}
             {Object.entries(example.settings ?? {}).map(([id, value]) => (
               <p key={id} className="quiet">
-                with {saySetting(id as SettingId, value)}
+                {t('with {id}', { id: saySetting(id as SettingId, value) })}
               </p>
             ))}
             {told.map((one) => (
@@ -42,8 +43,8 @@ export function Examples({ examples, unexplained, remove }: Props): ReactElement
                 {sayWhy(one)}
               </p>
             ))}
-            <Button aria-label={`Remove example ${i + 1}`} onClick={() => remove(i)}>
-              Remove
+            <Button aria-label={t('Remove example {i}', { i: i + 1 })} onClick={() => remove(i)}>
+              {t('Remove')}
             </Button>
           </li>
         );

@@ -15,6 +15,7 @@ import { Ask, type WhatDoes } from './Ask.tsx';
 import { Examples } from './Examples.tsx';
 import { beginLesson, learnLesson, stepLesson } from './lesson.ts';
 import { Understood } from './Understood.tsx';
+import { t } from '../../../messages/t.ts';
 
 const arrival = z.object({ text: z.string().max(200_000) });
 
@@ -53,26 +54,27 @@ export function Teach(): ReactElement {
   return (
     <div className="teach">
       <header>
-        <h1>Teach a host</h1>
+        <h1>{t('Teach a host')}</h1>
         <p>
-          Paste a link and the embed code that the host gives for it; then the code with one thing changed. What can be known from
-          them is drawn at once.
+          {t(
+            'Paste a link and the embed code that the host gives for it; then the code with one thing changed. What can be known from them is drawn at once.',
+          )}
         </p>
       </header>
-      <section className="brought" aria-label="What was brought">
+      <section className="brought" aria-label={t('What was brought')}>
         <BringExamples bring={(text) => step({ do: 'bring', text })} />
         <Examples examples={lesson.examples} unexplained={unexplained} remove={(example) => step({ do: 'remove', example })} />
         <Button disabled={lesson.past.length === 0} onClick={() => step({ do: 'undo' })}>
-          Undo
+          {t('Undo')}
         </Button>
       </section>
-      <section aria-label="What is understood">
+      <section aria-label={t('What is understood')}>
         <div className="teach-next" role="status">
           {asked.length > 0 && (
             <Ask key={JSON.stringify(asked)} questions={asked} answer={(answers) => step({ do: 'say', answers })} />
           )}
           {asked.length === 0 && question && <p className="teach-question">{sayQuestion(question)}</p>}
-          {card && !question && <p className="teach-question">Nothing is open. Keep the host, or bring more of it.</p>}
+          {card && !question && <p className="teach-question">{t('Nothing is open. Keep the host, or bring more of it.')}</p>}
         </div>
         {card && (
           <>
@@ -88,7 +90,7 @@ export function Teach(): ReactElement {
               move={(edge) => step({ do: 'edge', edge })}
             />
             <Button variant="contained" onClick={() => void keep()}>
-              Keep this host
+              {t('Keep this host')}
             </Button>
           </>
         )}
@@ -109,10 +111,10 @@ function BringExamples({ bring }: { bring: (text: string) => void }): ReactEleme
         field.value = '';
       }}
     >
-      <label htmlFor="examples">Links and embed codes, in any order</label>
+      <label htmlFor="examples">{t('Links and embed codes, in any order')}</label>
       <textarea
         id="examples"
-        name="examples"
+        name={t('examples')}
         rows={3}
         spellCheck={false}
         autoFocus
@@ -124,7 +126,7 @@ function BringExamples({ bring }: { bring: (text: string) => void }): ReactEleme
         }}
       />
       <Button type="submit" variant="outlined">
-        Take these
+        {t('Take these')}
       </Button>
     </form>
   );

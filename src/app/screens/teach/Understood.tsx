@@ -5,7 +5,7 @@ import type { HostCard } from '../../../core/known/hosts/card.ts';
 import type { MovedEdge } from '../../../core/teach/edges.ts';
 import type { SaidPart } from '../../../core/teach/parts.ts';
 import type { Kind } from '../../../core/model/kind.ts';
-import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
+import type { SettingId } from '../../../core/known/settings/list.ts';
 import type { Fact } from '../../../core/teach/facts.ts';
 import { frameOf } from '../../../core/teach/reproduce.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
@@ -13,6 +13,8 @@ import { CERTAINTY_WORDS, sayFrom, saySpelt } from '../../../messages/teach.ts';
 import { LinkDrawing } from '../../card/LinkDrawing.tsx';
 import { Taken } from '../../card/Taken.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { t } from '../../../messages/t.ts';
+import { labelOf } from '../../../messages/labels.ts';
 
 interface Props {
   card: HostCard;
@@ -36,9 +38,9 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
     <>
       <div className="teach-name">
         <label>
-          Name of the host <input value={name} placeholder={card.name} onChange={(event) => call(event.target.value)} />
+          {t('Name of the host')} <input value={name} placeholder={card.name} onChange={(event) => call(event.target.value)} />
         </label>
-        <Choice label="Kind" value={Object.values(card.targets)[0]!.kind} words={KIND_WORDS} change={judge} />
+        <Choice label={t('Kind')} value={Object.values(card.targets)[0]!.kind} words={KIND_WORDS} change={judge} />
       </div>
       {links.map((link) => {
         const [example] = link.examples;
@@ -47,34 +49,34 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
         return (
           <div key={link.id} className="drawn">
             <LinkDrawing card={card} form={link} book={book} links={brought} say={say} move={move} />
-            <p aria-hidden="true">becomes</p>
+            <p aria-hidden="true">{t('becomes')}</p>
             {frame ? (
-              <ul className="taken" aria-label="The frame address, taken apart">
+              <ul className="taken" aria-label={t('The frame address, taken apart')}>
                 <Taken address={frame} book={book} />
               </ul>
             ) : (
-              <p>script code of the host, with what names the item in its attributes</p>
+              <p>{t('script code of the host, with what names the item in its attributes')}</p>
             )}
             <Sure fact={factAt(at)} />
           </div>
         );
       })}
       <table className="learnt">
-        <caption>Settings</caption>
+        <caption>{t('Settings')}</caption>
         <thead>
           <tr>
-            <th scope="col">Setting</th>
-            <th scope="col">As it spells it</th>
-            <th scope="col">How sure</th>
+            <th scope="col">{t('Setting')}</th>
+            <th scope="col">{t('As it spells it')}</th>
+            <th scope="col">{t('How sure')}</th>
             <th scope="col">
-              <span className="hidden-words">Take back</span>
+              <span className="hidden-words">{t('Take back')}</span>
             </th>
           </tr>
         </thead>
         <tbody>
           {(Object.keys(card.settings) as SettingId[]).map((id) => (
             <tr key={id}>
-              <th scope="row">{settingOf(id).label}</th>
+              <th scope="row">{labelOf(id)}</th>
               <td>
                 <code>{saySpelt(id, card)}</code>
               </td>
@@ -82,8 +84,8 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
                 <Sure fact={factAt(`/settings/${id}`)} />
               </td>
               <td>
-                <Button aria-label={`Take back ${settingOf(id).label}`} onClick={() => drop(id)}>
-                  Take back
+                <Button aria-label={t('Take back {setting}', { setting: labelOf(id) })} onClick={() => drop(id)}>
+                  {t('Take back')}
                 </Button>
               </td>
             </tr>
@@ -91,7 +93,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
         </tbody>
       </table>
       {Object.keys(card.settings).length === 0 && (
-        <p className="quiet">None yet. Paste the code that the host gives with one box ticked, such as autoplay.</p>
+        <p className="quiet">{t('None yet. Paste the code that the host gives with one box ticked, such as autoplay.')}</p>
       )}
       <Trial card={card} />
     </>
@@ -115,10 +117,10 @@ function Trial({ card }: { card: HostCard }): ReactElement {
   return (
     <div className="trial">
       <label>
-        Try another link <input value={link} onChange={(event) => setLink(event.target.value)} spellCheck={false} />
+        {t('Try another link')} <input value={link} onChange={(event) => setLink(event.target.value)} spellCheck={false} />
       </label>
       <p role="status">
-        {frame === null && 'The card does not know this link. Bring it with its code, and it will.'}
+        {frame === null && t('The card does not know this link. Bring it with its code, and it will.')}
         {frame && <code>{frame}</code>}
       </p>
     </div>

@@ -19,6 +19,7 @@ import { LinksPart } from './LinksPart.tsx';
 import { PlayerPart } from './PlayerPart.tsx';
 import { SettingsPart } from './SettingsPart.tsx';
 import { TargetsPart } from './TargetsPart.tsx';
+import { t } from '../../../../messages/t.ts';
 
 /** A card of the user's own as a drawing and as JSON: one thing in two views. It is kept only when it is right. */
 export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
@@ -49,29 +50,29 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
     <div className="card-editor">
       <header>
         <h2>{before.name}</h2>
-        <Button aria-label="Undo in the card" disabled={past.length === 0} onClick={() => step({ do: 'undo' })}>
-          Undo
+        <Button aria-label={t('Undo in the card')} disabled={past.length === 0} onClick={() => step({ do: 'undo' })}>
+          {t('Undo')}
         </Button>
-        <Button aria-label="Redo in the card" disabled={future.length === 0} onClick={() => step({ do: 'redo' })}>
-          Redo
+        <Button aria-label={t('Redo in the card')} disabled={future.length === 0} onClick={() => step({ do: 'redo' })}>
+          {t('Redo')}
         </Button>
-        <Button onClick={() => void navigate(`/hosts/${before.id}`)}>Leave it as it was</Button>
+        <Button onClick={() => void navigate(`/hosts/${before.id}`)}>{t('Leave it as it was')}</Button>
         <Button variant="contained" disabled={!now} onClick={() => void keep()}>
-          Keep the card
+          {t('Keep the card')}
         </Button>
       </header>
-      <fieldset className="card-drawing" disabled={!now} aria-label="The card as a drawing">
-        {!now && <p className="wrong">The JSON is not right as it stands. This shows the card as it was last right.</p>}
+      <fieldset className="card-drawing" disabled={!now} aria-label={t('The card as a drawing')}>
+        {!now && <p className="wrong">{t('The JSON is not right as it stands. This shows the card as it was last right.')}</p>}
         <div className="editor-fields">
-          <DraftField label="Name of the host" value={right.name} change={(name) => change('name', { name })} />
-          <DraftField label="As of" value={right.updated} change={(updated) => change('updated', { updated })} />
+          <DraftField label={t('Name of the host')} value={right.name} change={(name) => change('name', { name })} />
+          <DraftField label={t('As of')} value={right.updated} change={(updated) => change('updated', { updated })} />
         </div>
         <LinksPart card={right} book={book} change={change} replace={replace} />
         <TargetsPart card={right} change={change} />
         <SettingsPart card={right} change={change} />
         <PlayerPart card={right} change={change} />
       </fieldset>
-      <section className="card-text" aria-label="The same as JSON">
+      <section className="card-text" aria-label={t('The same as JSON')}>
         <CardJson
           ref={json}
           text={text}
@@ -85,13 +86,13 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
             {problems.slice(0, 20).map((problem, i) => (
               <li key={i}>
                 <button type="button" className="inline-remedy" onClick={() => json.current?.show(problem.at, problem.length)}>
-                  line {problem.line}
+                  {t('line {line}', { line: problem.line })}
                 </button>{' '}
-                {sayCardProblem({ ...problem, file: 'The card' })}
+                {sayCardProblem({ ...problem, file: t('The card') })}
               </li>
             ))}
           </ul>
-          {now && <p>The card is right.</p>}
+          {now && <p>{t('The card is right.')}</p>}
         </div>
       </section>
     </div>

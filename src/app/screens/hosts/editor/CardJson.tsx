@@ -10,6 +10,7 @@ import { useEffect, useImperativeHandle, type ReactElement, type Ref } from 'rea
 import type { PlacedProblem } from './cardText.ts';
 import { completionsAt } from './completions.ts';
 import { fromOutside, styleNonce, undoKeys, useEditor } from '../../../ui/useEditor.ts';
+import { t } from '../../../../messages/t.ts';
 
 export interface CardJsonHandle {
   /** Shows a stretch of the text, with the cursor on it. */
@@ -92,7 +93,7 @@ function stateFor(latest: { current: Props }): EditorState {
       ]),
       json(),
       syntaxHighlighting(ink),
-      EditorView.contentAttributes.of({ 'aria-label': 'The card as JSON', spellcheck: 'false', tabindex: '0' }),
+      EditorView.contentAttributes.of({ 'aria-label': t('The card as JSON'), spellcheck: 'false', tabindex: '0' }),
       EditorView.updateListener.of(({ docChanged, transactions, state }) => {
         if (docChanged && !transactions.some((one) => one.annotation(fromOutside))) latest.current.typed(state.doc.toString());
       }),

@@ -10,6 +10,7 @@ import { Taken } from '../../../card/Taken.tsx';
 import { Turning } from '../Turning.tsx';
 import type { Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
+import { t } from '../../../../messages/t.ts';
 
 interface Props {
   card: HostCard;
@@ -22,37 +23,37 @@ interface Props {
 /** Each form of link as a drawing: its parts, the frame that is made of it, and its examples as the book takes them now. */
 export function LinksPart({ card, book, change, replace }: Props): ReactElement {
   return (
-    <section aria-label="Links">
-      <h3>Links</h3>
+    <section aria-label={t('Links')}>
+      <h3>{t('Links')}</h3>
       {card.links.map((form, i) => {
         const frame = frameOf(form.examples[0]!, {}, book);
         const withForm = (next: Partial<LinkForm>): string | null =>
-          change(`link ${i}`, { links: card.links.with(i, { ...form, ...next }) });
+          change(t('link {i}', { i }), { links: card.links.with(i, { ...form, ...next }) });
         return (
           <div key={form.id} className="drawn">
-            <DraftField label="Name" value={form.name} change={(name) => withForm({ name })} />
+            <DraftField label={t('Name')} value={form.name} change={(name) => withForm({ name })} />
             {form.framed ? (
-              <p>the frame address itself, as it stands in codes</p>
+              <p>{t('the frame address itself, as it stands in codes')}</p>
             ) : (
               <LinkDrawing
                 card={card}
                 form={form}
                 book={book}
                 links={[]}
-                say={(part) => replace(`part ${i}`, withParts(card, [part]))}
+                say={(part) => replace(t('part {i}', { i }), withParts(card, [part]))}
                 move={(edge) => {
                   const next = withEdge(card, edge);
-                  if (next) replace(`edge ${i}`, next);
+                  if (next) replace(t('edge {i}', { i }), next);
                 }}
               />
             )}
-            <p aria-hidden="true">becomes</p>
+            <p aria-hidden="true">{t('becomes')}</p>
             {frame ? (
-              <ul className="link-parts" aria-label="The frame address, taken apart">
+              <ul className="link-parts" aria-label={t('The frame address, taken apart')}>
                 <Taken address={frame} book={book} />
               </ul>
             ) : (
-              <p>{form.refused ? form.refused.why : 'script code of the host'}</p>
+              <p>{form.refused ? form.refused.why : t('script code of the host')}</p>
             )}
             <Examples form={form} book={book} card={card} set={(examples) => withForm({ examples })} />
           </div>
@@ -74,15 +75,15 @@ function Examples({ form, book, card, set }: ExamplesProps): ReactElement {
   const [why, setWhy] = useState<string | null>(null);
   return (
     <>
-      <ul className="turnings" aria-label={`Examples of ${form.name}`}>
+      <ul className="turnings" aria-label={t('Examples of {form}', { form: form.name })}>
         {form.examples.map((example, i) => (
-          <Turning key={example} text={example} words={`example ${i + 1}`} host={card.id} book={book}>
+          <Turning key={example} text={example} words={t('example {i}', { i: i + 1 })} host={card.id} book={book}>
             {form.examples.length > 1 && (
               <Button
-                aria-label={`Remove example ${i + 1} of ${form.name}`}
+                aria-label={t('Remove example {i} of {form}', { i: i + 1, form: form.name })}
                 onClick={() => set(form.examples.filter((one) => one !== example))}
               >
-                Remove
+                {t('Remove')}
               </Button>
             )}
           </Turning>
@@ -98,10 +99,10 @@ function Examples({ form, book, card, set }: ExamplesProps): ReactElement {
         }}
       >
         <label>
-          Another example <input value={more} spellCheck={false} onChange={({ target }) => setMore(target.value)} />
+          {t('Another example')} <input value={more} spellCheck={false} onChange={({ target }) => setMore(target.value)} />
         </label>
         <Button type="submit" disabled={more.trim() === ''}>
-          Add it
+          {t('Add it')}
         </Button>
         {why !== null && <small className="wrong">{why}</small>}
       </form>

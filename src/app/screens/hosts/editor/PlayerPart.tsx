@@ -6,6 +6,7 @@ import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { RowEnds } from './RowEnds.tsx';
+import { t } from '../../../../messages/t.ts';
 
 const NONE: PlayerMessages = { encoding: 'object', event: 'event', events: { play: 'playing' }, fields: {}, ask: {} };
 
@@ -14,12 +15,12 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
   const { player } = card;
   if (!player)
     return (
-      <section aria-label="Player messages">
-        <h3>Player messages</h3>
+      <section aria-label={t('Player messages')}>
+        <h3>{t('Player messages')}</h3>
         <p className="quiet">
-          It is not known how its player reports. On the page of the card you can listen to it; or{' '}
+          {t('It is not known how its player reports. On the page of the card you can listen to it; or')}{' '}
           <Button variant="outlined" onClick={() => change('player', { player: NONE })}>
-            Say it by hand
+            {t('Say it by hand')}
           </Button>
         </p>
       </section>
@@ -28,36 +29,41 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
     change('player', { player: { ...player, ...next } });
   const events = Object.entries(player.events);
   return (
-    <section aria-label="Player messages">
-      <h3>Player messages</h3>
+    <section aria-label={t('Player messages')}>
+      <h3>{t('Player messages')}</h3>
       <div className="editor-fields">
-        <Choice label="A message is" value={player.encoding} words={ENCODING_WORDS} change={(encoding) => set({ encoding })} />
-        <DraftField label="Its name stands at" value={player.event} change={(event) => set({ event })} />
+        <Choice
+          label={t('A message is')}
+          value={player.encoding}
+          words={ENCODING_WORDS}
+          change={(encoding) => set({ encoding })}
+        />
+        <DraftField label={t('Its name stands at')} value={player.event} change={(event) => set({ event })} />
       </div>
       {events.map(([word, meaning], i) => (
         <div key={i} className="editor-fields">
           <DraftField
-            label="The name"
+            label={t('The name')}
             value={word}
             change={(text) => set({ events: Object.fromEntries(events.with(i, [text, meaning])) })}
           />
           <Choice
-            label="means that it"
+            label={t('means that it')}
             value={meaning}
             words={EVENT_WORDS}
             change={(event) => set({ events: { ...player.events, [word]: event } })}
           />
-          <RowEnds what={`the name ${word}`} remove={() => set({ events: without(player.events, word) })} />
+          <RowEnds what={t('the name {word}', { word })} remove={() => set({ events: without(player.events, word) })} />
         </div>
       ))}
-      <RowEnds what="a name" add={() => set({ events: { ...player.events, [`name${events.length + 1}`]: 'ready' } })} />
+      <RowEnds what={t('a name')} add={() => set({ events: { ...player.events, [`name${events.length + 1}`]: 'ready' } })} />
       <div className="editor-fields">
         {PLAYER_FIELDS.map((name) => {
           const field = player.fields[name];
           return (
             <DraftField
               key={name}
-              label={`${FIELD_WORDS[name]} at`}
+              label={t('{field} at', { field: FIELD_WORDS[name] })}
               value={field?.at ?? ''}
               change={(at) =>
                 set({ fields: at === '' ? without(player.fields, name) : { ...player.fields, [name]: { ...field, at } } })

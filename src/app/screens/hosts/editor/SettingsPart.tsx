@@ -10,6 +10,8 @@ import { FORM_WORDS, saySpelt } from '../../../../messages/teach.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
+import { t } from '../../../../messages/t.ts';
+import { labelOf } from '../../../../messages/labels.ts';
 
 interface Props {
   card: HostCard;
@@ -22,37 +24,39 @@ export function SettingsPart({ card, change }: Props): ReactElement {
   const open = SETTINGS.filter(({ id, moment }) => moment !== 'frame' && moment !== 'around' && !ids.includes(id));
   const [next, setNext] = useState<SettingId | ''>('');
   const set = (id: SettingId, use: unknown): string | null =>
-    change(`setting ${id}`, { settings: { ...card.settings, [id]: use } });
+    change(t('setting {id}', { id }), { settings: { ...card.settings, [id]: use } });
   return (
-    <section aria-label="Settings">
-      <h3>Settings</h3>
+    <section aria-label={t('Settings')}>
+      <h3>{t('Settings')}</h3>
       {ids.map((id) => {
         const use = card.settings[id];
-        const { label } = settingOf(id);
+        const label = labelOf(id);
         return (
           <div key={id} className="editor-fields" role="group" aria-label={label}>
             <strong>{label}</strong>
             {isHonoured(use) ? (
               <Honoured id={id} use={use} set={(one) => set(id, one)} />
             ) : (
-              <span className="quiet">{saySpelt(id, card) || 'withdrawn by the host'}; changed in the JSON</span>
+              <span className="quiet">
+                {t('{id}; changed in the JSON', { id: saySpelt(id, card) || t('withdrawn by the host') })}
+              </span>
             )}
             <Button
-              aria-label={`Remove ${label}`}
-              onClick={() => change(`setting ${id}`, { settings: without(card.settings, id) })}
+              aria-label={t('Remove {label}', { label })}
+              onClick={() => change(t('setting {id}', { id }), { settings: without(card.settings, id) })}
             >
-              Remove
+              {t('Remove')}
             </Button>
           </div>
         );
       })}
       <label className="draft-field">
-        <span>Another setting</span>
+        <span>{t('Another setting')}</span>
         <select value={next} onChange={({ target }) => setNext(target.value as SettingId)}>
-          <option value="">choose one</option>
-          {open.map(({ id, label }) => (
+          <option value="">{t('choose one')}</option>
+          {open.map(({ id }) => (
             <option key={id} value={id}>
-              {label}
+              {labelOf(id)}
             </option>
           ))}
         </select>
@@ -65,7 +69,7 @@ export function SettingsPart({ card, change }: Props): ReactElement {
           setNext('');
         }}
       >
-        Add it
+        {t('Add it')}
       </Button>
     </section>
   );
@@ -76,21 +80,25 @@ const PLACES = ['query', 'fragment', 'path', 'attribute', 'frameAttribute'] as c
 
 function Honoured({ id, use, set }: { id: SettingId; use: HonouredSetting; set: (use: unknown) => string | null }): ReactElement {
   const places = PLACES.some((place) => place === use.in) ? PLACES : [...PLACES, use.in];
-  const label = settingOf(id).label;
+  const label = labelOf(id);
   return (
     <>
-      <select aria-label={`Where ${label} stands`} value={use.in} onChange={({ target }) => set({ ...use, in: target.value })}>
+      <select
+        aria-label={t('Where {label} stands', { label })}
+        value={use.in}
+        onChange={({ target }) => set({ ...use, in: target.value })}
+      >
         {places.map((place) => (
           <option key={place} value={place}>
             {PLACE_WORDS[place]}
           </option>
         ))}
       </select>
-      <DraftField label="called" value={use.name} change={(name) => set({ ...use, name })} />
+      <DraftField label={t('called')} value={use.name} change={(name) => set({ ...use, name })} />
       <Spelt id={id} spelling={use.spelling} set={(spelling) => set({ ...use, spelling })} />
       <label className="tick">
-        <input type="checkbox" checked={use.proposed} onChange={({ target }) => set({ ...use, proposed: target.checked })} />a
-        guess
+        <input type="checkbox" checked={use.proposed} onChange={({ target }) => set({ ...use, proposed: target.checked })} />
+        {t('a guess')}
       </label>
     </>
   );
@@ -106,7 +114,7 @@ function Spelt({ id, spelling, set }: { id: SettingId; spelling: Spelling; set: 
         {options.map((option) => (
           <DraftField
             key={option}
-            label={`${sayOption(id, option)} is`}
+            label={t('{id} is', { id: sayOption(id, option) })}
             value={[spelling.words[option] ?? []].flat().join(' | ')}
             change={(text) => {
               const words = text.split(' | ');
@@ -122,7 +130,7 @@ function Spelt({ id, spelling, set }: { id: SettingId; spelling: Spelling; set: 
   const forms = spellingsOf(id);
   const shown = forms.includes(spelling.form) ? forms : [...forms, spelling.form];
   const words = Object.fromEntries(shown.map((form) => [form, FORM_WORDS[form] ?? form]));
-  return <Choice label="spelt as" value={spelling.form} words={words} change={(form) => set({ form })} />;
+  return <Choice label={t('spelt as')} value={spelling.form} words={words} change={(form) => set({ form })} />;
 }
 
 const spellingsOf = (id: SettingId): readonly Spelling['form'][] => PLAIN_SPELLINGS[settingOf(id).value.type] ?? ['text'];

@@ -6,6 +6,7 @@ import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { RowEnds } from './RowEnds.tsx';
+import { t } from '../../../../messages/t.ts';
 
 interface Props {
   card: HostCard;
@@ -18,8 +19,8 @@ const listOf = (text: string): string[] => text.split(/[\s,]+/).filter((one) => 
 export function TargetsPart({ card, change }: Props): ReactElement {
   return (
     <>
-      <section aria-label="Addresses">
-        <h3>Addresses</h3>
+      <section aria-label={t('Addresses')}>
+        <h3>{t('Addresses')}</h3>
         <div className="editor-fields">
           {(Object.keys(ORIGIN_WORDS) as OriginGroup[]).map((group) => (
             <DraftField
@@ -29,7 +30,7 @@ export function TargetsPart({ card, change }: Props): ReactElement {
               value={(card.origins[group] ?? []).join(' ')}
               change={(text) => {
                 const origins = listOf(text);
-                return change(`origins ${group}`, {
+                return change(t('origins {group}', { group }), {
                   origins: origins.length > 0 ? { ...card.origins, [group]: origins } : without(card.origins, group),
                 });
               }}
@@ -37,24 +38,26 @@ export function TargetsPart({ card, change }: Props): ReactElement {
           ))}
         </div>
       </section>
-      <section aria-label="Identifiers">
-        <h3>What names an item</h3>
+      <section aria-label={t('Identifiers')}>
+        <h3>{t('What names an item')}</h3>
         {Object.entries(card.identifiers).map(([name, identifier]) => {
           const set = (next: Partial<typeof identifier>): string | null =>
-            change(`identifier ${name}`, { identifiers: { ...card.identifiers, [name]: { ...identifier, ...next } } });
+            change(t('identifier {name}', { name }), {
+              identifiers: { ...card.identifiers, [name]: { ...identifier, ...next } },
+            });
           return (
             <div key={name} className="editor-fields">
-              <DraftField label={`“${name}” is`} value={identifier.name} change={(text) => set({ name: text })} />
+              <DraftField label={t('“{name}” is', { name })} value={identifier.name} change={(text) => set({ name: text })} />
               <DraftField
-                label="Its shape"
+                label={t('Its shape')}
                 value={[identifier.shape].flat().join(' | ')}
                 change={(text) => {
                   const shapes = text.split(' | ');
                   return set({ shape: shapes.length > 1 ? shapes : text });
                 }}
               />
-              <DraftField label="In words" value={identifier.words} change={(words) => set({ words })} />
-              <DraftField label="For example" value={identifier.example} change={(example) => set({ example })} />
+              <DraftField label={t('In words')} value={identifier.words} change={(words) => set({ words })} />
+              <DraftField label={t('For example')} value={identifier.example} change={(example) => set({ example })} />
             </div>
           );
         })}
@@ -64,7 +67,7 @@ export function TargetsPart({ card, change }: Props): ReactElement {
           key={name}
           name={name}
           target={target}
-          set={(next) => change(`target ${name}`, { targets: { ...card.targets, [name]: { ...target, ...next } } })}
+          set={(next) => change(t('target {name}', { name }), { targets: { ...card.targets, [name]: { ...target, ...next } } })}
         />
       ))}
     </>
@@ -80,28 +83,43 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
     (text: string): string | null =>
       set({ fit: { ...fit, [key]: Number(text) } });
   return (
-    <section aria-label={`What is made: ${name}`}>
-      <h3>What is made: {name}</h3>
+    <section aria-label={t('What is made: {name}', { name })}>
+      <h3>{t('What is made: {name}', { name })}</h3>
       <div className="editor-fields">
-        <Choice label="Kind" value={target.kind} words={KIND_WORDS} change={(kind) => set({ kind })} />
+        <Choice label={t('Kind')} value={target.kind} words={KIND_WORDS} change={(kind) => set({ kind })} />
         {target.frame !== undefined && (
-          <DraftField long label="Frame address" value={target.frame} change={(frame) => set({ frame })} />
+          <DraftField long label={t('Frame address')} value={target.frame} change={(frame) => set({ frame })} />
         )}
-        <DraftField long label="Share link" value={target.canonical} change={(canonical) => set({ canonical })} />
-        <DraftField label={`${FIT_WORDS[fit.by]}, width in px`} value={String(fit.width)} change={number('width')} />
-        {fit.by === 'ratio' && <DraftField label="Ratio" value={fit.ratio} change={(ratio) => set({ fit: { ...fit, ratio } })} />}
-        {'height' in fit && <DraftField label="Height in px" value={String(fit.height)} change={number('height')} />}
-        <DraftField label="Permissions it needs" value={target.allow.join(' ')} change={(text) => set({ allow: listOf(text) })} />
+        <DraftField long label={t('Share link')} value={target.canonical} change={(canonical) => set({ canonical })} />
+        <DraftField
+          label={t('{fit}, width in px', { fit: FIT_WORDS[fit.by] })}
+          value={String(fit.width)}
+          change={number('width')}
+        />
+        {fit.by === 'ratio' && (
+          <DraftField label={t('Ratio')} value={fit.ratio} change={(ratio) => set({ fit: { ...fit, ratio } })} />
+        )}
+        {'height' in fit && <DraftField label={t('Height in px')} value={String(fit.height)} change={number('height')} />}
+        <DraftField
+          label={t('Permissions it needs')}
+          value={target.allow.join(' ')}
+          change={(text) => set({ allow: listOf(text) })}
+        />
       </div>
-      <h4>Conditions</h4>
+      <h4>{t('Conditions')}</h4>
       {access.map((one, i) => {
         const put = (next: Partial<typeof one>): string | null => set({ access: access.with(i, { ...one, ...next }) });
         return (
           <div key={i} className="editor-fields">
-            <Choice label={`Condition ${i + 1}`} value={one.needs} words={ACCESS_WORDS} change={(needs) => put({ needs })} />
-            <DraftField long label="What it says" value={one.words} change={(words) => put({ words })} />
-            <DraftField long label="What helps" value={one.remedy} change={(remedy) => put({ remedy })} />
-            <RowEnds what={`condition ${i + 1}`} remove={() => set({ access: access.filter((_, k) => k !== i) })} />
+            <Choice
+              label={t('Condition {i}', { i: i + 1 })}
+              value={one.needs}
+              words={ACCESS_WORDS}
+              change={(needs) => put({ needs })}
+            />
+            <DraftField long label={t('What it says')} value={one.words} change={(words) => put({ words })} />
+            <DraftField long label={t('What helps')} value={one.remedy} change={(remedy) => put({ remedy })} />
+            <RowEnds what={t('condition {i}', { i: i + 1 })} remove={() => set({ access: access.filter((_, k) => k !== i) })} />
           </div>
         );
       })}
@@ -112,14 +130,14 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
               ...access,
               {
                 needs: 'release',
-                words: 'Only items that were released can be embedded.',
-                remedy: 'Release the item at its host.',
+                words: t('Only items that were released can be embedded.'),
+                remedy: t('Release the item at its host.'),
                 date: new Date().toISOString().slice(0, 10),
               },
             ],
           })
         }
-        what="a condition"
+        what={t('a condition')}
       />
     </section>
   );

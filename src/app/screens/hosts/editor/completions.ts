@@ -1,6 +1,7 @@
 import { getLocation, type JSONPath, type Segment } from 'jsonc-parser';
 import { z } from 'zod';
 import { cardSchema } from '../../../../core/known/hosts/card.ts';
+import { t } from '../../../../messages/t.ts';
 
 /** A word that may stand at a place of a card's JSON, ready to be put in. */
 export interface Completion {
@@ -63,7 +64,7 @@ function keysAt(path: JSONPath): Completion[] {
       found.set(label, {
         label,
         text: JSON.stringify(label),
-        told: required.includes(label) ? `needed ${description}` : description,
+        told: required.includes(label) ? t('needed {description}', { description }) : description,
       });
     for (const label of propertyNames?.enum ?? [])
       found.set(String(label), { label: String(label), text: JSON.stringify(label), told: '' });

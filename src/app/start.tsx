@@ -1,0 +1,49 @@
+import { ready } from './early.ts';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { BrowserRouter } from 'react-router';
+import { listenForShortcuts } from './commands/shortcuts.ts';
+import { Screens } from './routes.tsx';
+import { startAutosave } from './state/autosave.ts';
+import { startDays } from './state/days.ts';
+import { followOwn } from './state/followOwn.ts';
+import { followTeam } from './state/followTeam.ts';
+import { readLayout } from './state/layOut.ts';
+import { readTheme } from './state/readTheme.ts';
+import { workOffline } from './workOffline.ts';
+import { Unbroken } from './ui/Unbroken.tsx';
+import { makeStore } from './state/store.ts';
+import { storageFound } from './state/view.ts';
+import { watchOpening } from './storage/database.ts';
+import { ONCE, server } from './state/server.ts';
+
+const store = makeStore();
+startAutosave(store);
+listenForShortcuts(store);
+void store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
+followOwn(store);
+followTeam(store);
+watchOpening((trouble) => store.dispatch(storageFound(trouble)));
+startDays(store);
+void navigator.storage?.persist?.().catch(() => undefined);
+void readTheme(store);
+void readLayout(store);
+
+workOffline();
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+void ready.then(() => {
+  createRoot(document.querySelector('#application')!).render(
+    <CacheProvider value={createCache({ key: 'pane', nonce })}>
+      <Provider store={store}>
+        <Unbroken>
+          <BrowserRouter>
+            <Screens />
+          </BrowserRouter>
+        </Unbroken>
+      </Provider>
+    </CacheProvider>,
+  );
+});

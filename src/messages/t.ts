@@ -1,0 +1,46 @@
+import { IntlMessageFormat } from 'intl-messageformat';
+import { language, sentence } from './language.ts';
+
+/** What stands in the place of a name in braces. */
+export type Values = Readonly<Record<string, string | number | null | undefined>>;
+
+/** Dates and numbers as readers of each language write them. */
+const LOCALES = { en: 'en-GB', de: 'de-DE' } as const;
+
+export const locale = (): string => LOCALES[language()];
+
+const formats = new Map<string, IntlMessageFormat>();
+
+/** A sentence with names in braces, read once (ICU MessageFormat). */
+export function formatOf(english: string, ignoreTag: boolean): IntlMessageFormat {
+  const known = formats.get(english);
+  if (known) return known;
+  const made = new IntlMessageFormat(sentence(english), locale(), undefined, { ignoreTag });
+  formats.set(english, made);
+  return made;
+}
+
+/**
+ * A sentence in the language of the reader. The English is its key, and stands where it is said; `npm run words` writes what
+ * is to be translated. With values, names in braces are replaced, and plurals chosen: `{n, plural, one {# file} other {# files}}`.
+ */
+export const t = (english: string, values?: Values): string =>
+  values ? (formatOf(english, true).format(values) as string) : sentence(english);
+
+/** A name that begins with a capital only because it stands alone; German nouns keep theirs. */
+export const within = (name: string): string => (language() === 'en' ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name);
+
+/** Names as a reader would list them. */
+export const showList = (names: readonly string[], type: 'conjunction' | 'disjunction' = 'conjunction'): string =>
+  new Intl.ListFormat(locale(), { type }).format(names);
+
+export const showNumber = (value: number, options?: Intl.NumberFormatOptions): string => value.toLocaleString(locale(), options);
+
+/** A day as `12 Oct 2026`. */
+export const showDay = (date: number | Date): string => dateFormat({ dateStyle: 'medium' }).format(date);
+
+/** A day with its time. */
+export const showMoment = (date: number | Date): string => dateFormat({ dateStyle: 'medium', timeStyle: 'short' }).format(date);
+
+export const dateFormat = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
+  new Intl.DateTimeFormat(locale(), options);
