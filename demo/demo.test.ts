@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
-import { sayCardProblem } from '../src/messages/en.ts';
+import { sayCardProblem } from '../src/messages/library.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { atOrigin, readCardFiles, readItems, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 

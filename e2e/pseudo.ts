@@ -2,14 +2,14 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { sentences } from '../scripts/sentences.ts';
 
-const OPEN = '⟦';
-const SHUT = '⟧';
+export const OPEN = '⟦';
+export const SHUT = '⟧';
 
 /** What a sentence without values is in the made-up language. */
 export const pseudo = (english: string): string => `${OPEN}${english}${SHUT}`;
 
 /** A catalogue in which every sentence is longer by a third, and stands in brackets: what has none was never translated. */
-export function pseudoCatalogue(padded: boolean): string {
+function pseudoCatalogue(padded: boolean): string {
   const said = sentences(join(import.meta.dirname, '..')).map(({ english }) => [
     english,
     `${OPEN}${english}${padded ? ` ${'·'.repeat(Math.ceil(english.length / 3))}` : ''}${SHUT}`,

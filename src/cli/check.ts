@@ -1,4 +1,5 @@
-import { sayFinding, sayRefusal, sayRepair } from '../messages/en.ts';
+import { sayFinding } from '../messages/findings.ts';
+import { sayRefusal, sayRepair } from '../messages/reading.ts';
 import { checkedAsData, checkText, type Checked } from '../programs/check.ts';
 import { openBook, readSite, readText } from './io.ts';
 import { t } from '../messages/t.ts';

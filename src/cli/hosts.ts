@@ -3,7 +3,7 @@ import type { Site } from '../core/model/site.ts';
 import type { HostCard } from '../core/known/hosts/card.ts';
 import { reachedSchema, type Reached } from '../core/proof/reach/reached.ts';
 import { holds, proveLinks, type ProvedLink } from '../core/teach/prove.ts';
-import { sayCardProblem } from '../messages/en.ts';
+import { sayCardProblem } from '../messages/library.ts';
 import { sayProvedLink } from '../messages/prove.ts';
 import { askedToWait } from '../workers/askPolitely.ts';
 import { reach } from './asking.ts';

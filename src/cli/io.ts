@@ -6,7 +6,7 @@ import { readJson as parseJson } from '../core/model/json.ts';
 import { makeBook, type HostBook } from '../core/known/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
-import { sayCardProblem } from '../messages/en.ts';
+import { sayCardProblem } from '../messages/library.ts';
 import { originFrom, readCardFiles, readFolder, readSites } from '../standins/world.ts';
 import { t } from '../messages/t.ts';
 

@@ -1,5 +1,5 @@
 import { bringIn } from '../core/pipeline.ts';
-import { sayRefusal, sayRepair } from '../messages/en.ts';
+import { sayRefusal, sayRepair } from '../messages/reading.ts';
 import { foundAsData } from '../programs/read.ts';
 import { openBook, readText } from './io.ts';
 import { t } from '../messages/t.ts';

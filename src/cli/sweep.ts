@@ -11,7 +11,7 @@ import type { SweptFile } from '../core/many/sweep/found.ts';
 import { numbersOf } from '../core/many/sweep/numbers.ts';
 import { reportOf, reportSchema, since, tableOf } from '../core/many/sweep/report.ts';
 import { NO_RULES, rulesSchema } from '../core/many/sweep/rules.ts';
-import { sayFinding } from '../messages/en.ts';
+import { sayFinding } from '../messages/findings.ts';
 import { sayCrawl, sayCrawlEnd, sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
 import { readSite as readSitePages } from '../workers/readSite.ts';
 import { sweepPage } from '../messages/sweepPage.ts';

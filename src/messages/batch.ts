@@ -1,7 +1,8 @@
 import type { MadeRow } from '../core/many/batch/row.ts';
 import type { Role } from '../core/many/batch/columns.ts';
 import { isSettingId } from '../core/known/settings/list.ts';
-import { sayFinding, sayRefusal } from './en.ts';
+import { sayFinding } from './findings.ts';
+import { sayRefusal } from './reading.ts';
 import { t, within } from './t.ts';
 import { labelOf } from './labels.ts';
 

@@ -1,6 +1,7 @@
+import type { CardProblem } from '../core/known/hosts/loadCards.ts';
 import type { CardChange, CardRefusal, LibraryRefusal, LibraryStep } from '../core/known/hosts/library.ts';
 import { isSettingId } from '../core/known/settings/list.ts';
-import { WHY_NOT } from './en.ts';
+import { WHY_NOT } from './reached.ts';
 import { t } from './t.ts';
 import { labelOf } from './labels.ts';
 
@@ -70,3 +71,9 @@ export function sayCardChange({ at, what }: CardChange): string {
     part === 'settings' && name && isSettingId(name) ? labelOf(name) : `${PARTS[part] ?? part}${name ? ` “${name}”` : ''}`;
   return `${called}: ${WHAT[what]}`;
 }
+
+/** A host card that is not taken. */
+export const sayCardProblem = ({ file, place, message }: CardProblem): string =>
+  place
+    ? t('{file}, at {place}: {message}. The card is left out until this is put right.', { file, place, message })
+    : t('{file}: {message}. The card is left out until this is put right.', { file, message });

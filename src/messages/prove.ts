@@ -1,5 +1,5 @@
 import { holds, isThere, type CardProof, type ProvedLink } from '../core/teach/prove.ts';
-import { sayReached } from './en.ts';
+import { sayReached } from './reached.ts';
 import { showMoment, t } from './t.ts';
 
 const OUTCOMES: Record<ProvedLink['outcome'], string> = {

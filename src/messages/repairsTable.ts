@@ -1,5 +1,5 @@
 import { REPAIR_CASES } from '../core/steps/read/repairs.cases.ts';
-import { sayRepair } from './en.ts';
+import { sayRepair } from './reading.ts';
 
 const code = (text: string): string => `\`\` ${text.replace(/\n/g, '⏎').replaceAll('|', '\\|')} \`\``;
 

@@ -3,7 +3,8 @@ import type { LeftWhy } from '../core/many/sweep/found.ts';
 import type { HostNumbers, Numbers } from '../core/many/sweep/numbers.ts';
 import type { Since } from '../core/many/sweep/report.ts';
 import type { Finding } from '../core/steps/check/finding.ts';
-import { sayFinding, sayRefusal } from './en.ts';
+import { sayFinding } from './findings.ts';
+import { sayRefusal } from './reading.ts';
 import { t } from './t.ts';
 
 /** What a check finds, in few words: the first sentence of one of its findings. */

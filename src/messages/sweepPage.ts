@@ -1,7 +1,7 @@
 import { escapeHtml } from '../core/model/markup/escape.ts';
 import type { SweptFile } from '../core/many/sweep/found.ts';
 import type { Numbers } from '../core/many/sweep/numbers.ts';
-import { sayFinding } from './en.ts';
+import { sayFinding } from './findings.ts';
 import { language } from './language.ts';
 import { t } from './t.ts';
 import { SEVERITY_WORDS } from './severity.ts';

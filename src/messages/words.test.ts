@@ -72,7 +72,7 @@ describe('sentences in the language of the reader', () => {
   test('reach tables that are made when their module is', async () => {
     await speaking('de');
     const { KIND_WORDS } = await import('./kinds.ts');
-    const { sayFinding } = await import('./en.ts');
+    const { sayFinding } = await import('./findings.ts');
     expect(KIND_WORDS.booklet).toBe('ein Heft');
     expect(sayFinding({ code: 'titleMissing', severity: 'warning' } as never)).toBe(
       'Der Frame hat keinen Titel. Screenreader sagen dann seine Adresse, oder nichts.',

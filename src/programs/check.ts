@@ -2,7 +2,7 @@ import type { Context } from '../core/context.ts';
 import { canKeep } from '../core/live/keep.ts';
 import { siblingsOf } from '../core/model/sibling.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../core/pipeline.ts';
-import { sayFinding } from '../messages/en.ts';
+import { sayFinding } from '../messages/findings.ts';
 import { foundAsData } from './read.ts';
 
 /** A candidate of a code or a page with its embed as it stands; null where it cannot be used. */

@@ -11,7 +11,10 @@ export { bringIn, keepEmbed, makeEmbed, type Embed, type Recognised } from '../c
 export { FORMS, type CodeFormId } from '../core/steps/write/forms/list.ts';
 export { examplesSchema } from '../core/teach/examples.ts';
 export { learn } from '../core/teach/learn.ts';
-export { sayCardProblem, sayFinding, sayReason, sayRefusal } from '../messages/en.ts';
+export { sayCardProblem } from '../messages/library.ts';
+export { sayFinding } from '../messages/findings.ts';
+export { sayReason } from '../messages/plan.ts';
+export { sayRefusal } from '../messages/reading.ts';
 export { checkedAsData, checkText } from './check.ts';
 export { embedAnswer } from './embed.ts';
 export { readAnswer } from './read.ts';

@@ -1,6 +1,6 @@
 import type { HostBook } from '../core/known/hosts/book.ts';
 import { bringIn, type Recognised } from '../core/pipeline.ts';
-import { sayRefusal } from '../messages/en.ts';
+import { sayRefusal } from '../messages/reading.ts';
 
 /** What a text holds, as plain data: for each candidate its range, source and repairs, and the item or why there is none. */
 export const readAnswer = (text: string, book: HostBook): object[] => bringIn(text, book).map(foundAsData);

@@ -3,7 +3,7 @@ import { makeBook, type HostBook } from '../core/known/hosts/book.ts';
 import type { HostCard } from '../core/known/hosts/card.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
 import type { Site } from '../core/model/site.ts';
-import { sayCardProblem } from '../messages/en.ts';
+import { sayCardProblem } from '../messages/library.ts';
 import { readCardFiles, readItems, readSites, type DemoItem } from '../standins/world.ts';
 import type { Config } from './config.ts';
 import { PLAIN_SITE } from './plainSite.ts';

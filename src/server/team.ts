@@ -8,7 +8,7 @@ import { providersSchema, type Providers } from '../core/known/hosts/providers.t
 import { styleSchema, type HouseStyle } from '../core/known/styles/style.ts';
 import { readJson } from '../core/model/json.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
-import { sayCardProblem } from '../messages/en.ts';
+import { sayCardProblem } from '../messages/library.ts';
 
 /** What a team keeps in a folder for everybody, and what is wrong with files of it, in words. */
 export interface Team {

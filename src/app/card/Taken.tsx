@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import type { HostBook } from '../../core/known/hosts/book.ts';
 import { bringIn } from '../../core/pipeline.ts';
-import { sayMeaning } from '../../messages/en.ts';
+import { sayMeaning } from '../../messages/reading.ts';
 import { t } from '../../messages/t.ts';
 
 /** The parts of an address as the card takes it, each with what it is; from a place on, where one is given. */

@@ -1,6 +1,6 @@
 import type { SettingId } from '../../core/known/settings/list.ts';
 import type { Moment } from '../../core/model/setting.ts';
-import { saySetting } from '../../messages/en.ts';
+import { saySetting } from '../../messages/settings.ts';
 import { MOMENT_NAMES } from '../../messages/moments.ts';
 import { selectCard, selectEmbed, selectStations } from './selectors.ts';
 import type { State } from './store.ts';

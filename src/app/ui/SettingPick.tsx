@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import type { Setting } from '../../core/model/setting.ts';
 import { parseValue, type SettingValue } from '../../core/model/values.ts';
 import type { SettingId } from '../../core/known/settings/list.ts';
-import { sayOption, sayWrongValue } from '../../messages/en.ts';
+import { sayOption, sayWrongValue } from '../../messages/settings.ts';
 import { t } from '../../messages/t.ts';
 import { labelOf } from '../../messages/labels.ts';
 

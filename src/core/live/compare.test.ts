@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { sayDifference } from '../../messages/en.ts';
+import { sayDifference } from '../../messages/reading.ts';
 import { bringIn } from '../pipeline.ts';
 import { book } from '../../laws/world.ts';
 import { compareCodes } from './compare.ts';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Range } from '../../../core/model/candidate.ts';
 import type { Meaning, Segment } from '../../../core/steps/recognise/anatomy.ts';
-import { sayMeaning, sayRepair } from '../../../messages/en.ts';
+import { sayMeaning, sayRepair } from '../../../messages/reading.ts';
 import { chosen } from '../../state/bench.ts';
 import { selectAnatomy, selectFound, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';

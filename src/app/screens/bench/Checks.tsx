@@ -4,7 +4,7 @@ import { CHECKS } from '../../../core/steps/check/checks/list.ts';
 import { withoutParameter } from '../../../core/steps/check/withoutParameter.ts';
 import type { Check } from '../../../core/steps/check/rule.ts';
 import type { Finding, Remedy } from '../../../core/steps/check/finding.ts';
-import { KEEP_ALL_THE_SAME, sayFinding, sayRemedy } from '../../../messages/en.ts';
+import { KEEP_ALL_THE_SAME, sayFinding, sayRemedy } from '../../../messages/findings.ts';
 import { isCodeForm } from '../../../core/steps/write/forms/list.ts';
 import { changed, formChosen, runningDecided } from '../../state/bench.ts';
 import { sameData } from '../../state/sameData.ts';

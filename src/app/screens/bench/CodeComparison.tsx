@@ -1,7 +1,7 @@
 import '../../ui/difference.css';
 import type { ReactElement } from 'react';
 import type { Difference } from '../../../core/live/compare.ts';
-import { sayDifference } from '../../../messages/en.ts';
+import { sayDifference } from '../../../messages/reading.ts';
 import { selectComparison, selectEmbed, selectRecognised } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';

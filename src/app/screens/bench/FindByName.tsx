@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import { useEffect, useId, useState, type ReactElement } from 'react';
 import type { SearchResult } from '../../../core/many/search/openSearch.ts';
 import { showTime } from '../../../core/model/time.ts';
-import { WHY_NOT } from '../../../messages/en.ts';
+import { WHY_NOT } from '../../../messages/reached.ts';
 import { broughtIn } from '../../state/bench.ts';
 import { canBeSearched, searchHosts, type Searched } from '../../state/search.ts';
 import { selectCards } from '../../state/selectors.ts';

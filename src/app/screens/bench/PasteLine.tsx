@@ -1,7 +1,8 @@
 import { Suspense, useEffect, useMemo, useRef, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { playerOf } from '../../../core/teach/pagePlayer.ts';
-import { sayRefusal, WHY_NOT } from '../../../messages/en.ts';
+import { sayRefusal } from '../../../messages/reading.ts';
+import { WHY_NOT } from '../../../messages/reached.ts';
 import { selectSaid } from '../../state/answers.ts';
 import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
 import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';

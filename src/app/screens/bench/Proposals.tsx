@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { Item } from '../../../core/model/item.ts';
 import { propose } from '../../../core/teach/propose.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { selectCard } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { keepProposal } from '../../state/teachParameter.ts';

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { canBeStyle, emptyStyle, ruleFor, withoutRule, withRule } from '../../../core/known/styles/style.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { changed, styleTaken } from '../../state/bench.ts';
 import { keepStyle } from '../../state/houseStyles.ts';

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { colourOf } from '../../../core/model/contrast.ts';
 import { parseValue, writeValue } from '../../../core/model/values.ts';
 import { settingOf } from '../../../core/known/settings/list.ts';
-import { sayWrongValue } from '../../../messages/en.ts';
+import { sayWrongValue } from '../../../messages/settings.ts';
 import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
 
 interface Props extends ValueFieldProps {

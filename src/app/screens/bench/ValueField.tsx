@@ -2,7 +2,7 @@ import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { Suspense, type ReactElement } from 'react';
 import { writeValue, type SettingValue } from '../../../core/model/values.ts';
 import { settingOf } from '../../../core/known/settings/list.ts';
-import { sayOption } from '../../../messages/en.ts';
+import { sayOption } from '../../../messages/settings.ts';
 import { TextValueField } from './TextValueField.tsx';
 import type { ValueFieldProps } from './valueFieldProps.ts';
 import { selectFacts, selectSite } from '../../state/selectors.ts';

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { Item, Parameter } from '../../../core/model/item.ts';
 import { guess, type Guess } from '../../../core/teach/guess.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import type { Store } from '../../state/store.ts';
 import { teachParameter } from '../../state/teachParameter.ts';
 import { t } from '../../../messages/t.ts';

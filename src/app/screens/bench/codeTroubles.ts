@@ -1,6 +1,6 @@
 import type { Range } from '../../../core/model/candidate.ts';
 import type { Recognised } from '../../../core/pipeline.ts';
-import { sayRefusal, sayRepair } from '../../../messages/en.ts';
+import { sayRefusal, sayRepair } from '../../../messages/reading.ts';
 
 /** Something that is wrong in the code in hand, with its place and its sentence. */
 export interface CodeTrouble {

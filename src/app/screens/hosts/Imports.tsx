@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { sayCardProblem } from '../../../messages/en.ts';
+import { sayCardProblem } from '../../../messages/library.ts';
 import { importCards, importProviders } from '../../state/ownCards.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';

@@ -6,7 +6,7 @@ import { isProposed, type HostCard } from '../../../core/known/hosts/card.ts';
 import { readReport, type PlayerReport } from '../../../core/known/hosts/playerReport.ts';
 import { SETTINGS } from '../../../core/known/settings/list.ts';
 import { proposed, spellingsFor, withProposal, withSeen, type Proposal } from '../../../core/teach/propose.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { sayHeard, sayReport } from '../../../messages/listen.ts';
 import { exampleOf, hear, type Hearing } from '../../proof/hear.ts';
 import { keepCards } from '../../state/ownCards.ts';

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { HostBook } from '../../../core/known/hosts/book.ts';
 import { bringIn } from '../../../core/pipeline.ts';
 import { anatomy, type Segment } from '../../../core/steps/recognise/anatomy.ts';
-import { sayMeaning, sayRefusal } from '../../../messages/en.ts';
+import { sayMeaning, sayRefusal } from '../../../messages/reading.ts';
 import { showList, t } from '../../../messages/t.ts';
 
 interface Props {

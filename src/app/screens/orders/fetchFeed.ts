@@ -1,4 +1,4 @@
-import { WHY_NOT } from '../../../messages/en.ts';
+import { WHY_NOT } from '../../../messages/reached.ts';
 import { ONCE, server, whyRefused } from '../../state/server.ts';
 import type { Dispatch } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';

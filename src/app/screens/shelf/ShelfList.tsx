@@ -3,7 +3,7 @@ import { memo, useEffect, useMemo, useRef, useState, type ReactElement } from 'r
 import { Link } from 'react-router';
 import type { Picture, SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import type { Entry } from '../../../core/keeping/shelf/search.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import type { SettingValue } from '../../../core/model/values.ts';

@@ -14,7 +14,7 @@ import {
   type StyleRule,
 } from '../../../core/known/styles/style.ts';
 import { SETTINGS } from '../../../core/known/settings/list.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { sayKinds } from '../../../messages/kinds.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
 import { selectSites, selectStyles } from '../../state/selectors.ts';

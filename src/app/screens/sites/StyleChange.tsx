@@ -4,7 +4,7 @@ import { useStore } from 'react-redux';
 import type { Site } from '../../../core/model/site.ts';
 import type { Made } from '../../../core/keeping/shelf/record.ts';
 import { restyled, type Restyled } from '../../../core/keeping/shelf/restyle.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { remakeIn } from '../../state/remake.ts';
 import { selectStyles } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';

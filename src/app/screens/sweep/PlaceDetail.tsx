@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { decodeFile } from '../../../core/many/sweep/encoding.ts';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
-import { sayFinding } from '../../../messages/en.ts';
+import { sayFinding } from '../../../messages/findings.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { HOLDS } from '../../../messages/sweepChecks.ts';
 import type { SiteFile } from '../../../workers/messages.ts';

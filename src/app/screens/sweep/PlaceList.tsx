@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactElement } from 'react';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
-import { sayFinding } from '../../../messages/en.ts';
+import { sayFinding } from '../../../messages/findings.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { sayHost } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';

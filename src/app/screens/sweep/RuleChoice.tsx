@@ -3,7 +3,7 @@ import type { Site } from '../../../core/model/site.ts';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import type { Rules } from '../../../core/many/sweep/rules.ts';
-import { sayRemedy } from '../../../messages/en.ts';
+import { sayRemedy } from '../../../messages/findings.ts';
 import { sayShortly } from '../../../messages/sweep.ts';
 import { selectStyles } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';

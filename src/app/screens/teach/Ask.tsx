@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { SETTINGS, type SettingId, type Settings } from '../../../core/known/settings/list.ts';
 import type { Guess } from '../../../core/teach/guess.ts';
 import type { Question } from '../../../core/teach/questions.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { t } from '../../../messages/t.ts';
 

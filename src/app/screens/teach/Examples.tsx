@@ -5,7 +5,7 @@ import { read } from '../../../core/steps/read/read.ts';
 import type { Example } from '../../../core/teach/examples.ts';
 import type { Unexplained } from '../../../core/teach/observe.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
-import { saySetting } from '../../../messages/en.ts';
+import { saySetting } from '../../../messages/settings.ts';
 import { sayWhy } from '../../../messages/teach.ts';
 import { t } from '../../../messages/t.ts';
 

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { checkPages } from '../../../messages/checkPages.ts';
-import { sayFinding, sayRemedy } from '../../../messages/en.ts';
+import { sayFinding, sayRemedy } from '../../../messages/findings.ts';
 import type { Facts } from '../../model/item.ts';
 import type { RunningChoice } from '../../model/running.ts';
 import { siblingsOf } from '../../model/sibling.ts';

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { repairsTable } from '../../../messages/repairsTable.ts';
 import { REPAIR_CASES } from './repairs.cases.ts';
-import { sayRefusal } from '../../../messages/en.ts';
+import { sayRefusal } from '../../../messages/reading.ts';
 import { bringIn } from '../../pipeline.ts';
 import { book } from '../../../laws/world.ts';
 import { LONGEST_TEXT, read } from './read.ts';

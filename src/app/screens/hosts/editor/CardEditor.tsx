@@ -6,7 +6,7 @@ import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { makeBook } from '../../../../core/known/hosts/book.ts';
 import type { HostCard } from '../../../../core/known/hosts/card.ts';
-import { sayCardProblem } from '../../../../messages/en.ts';
+import { sayCardProblem } from '../../../../messages/library.ts';
 import { dropCard, keepCards } from '../../../state/ownCards.ts';
 import { selectCards } from '../../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../../state/store.ts';

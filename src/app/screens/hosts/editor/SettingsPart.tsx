@@ -5,7 +5,7 @@ import type { HonouredSetting, HostCard } from '../../../../core/known/hosts/car
 import { PLAIN_SPELLINGS, type Spelling } from '../../../../core/known/hosts/spelling.ts';
 import { SETTINGS, settingOf, type SettingId } from '../../../../core/known/settings/list.ts';
 import { PLACE_WORDS } from '../../../../messages/cardEditor.ts';
-import { sayOption } from '../../../../messages/en.ts';
+import { sayOption } from '../../../../messages/settings.ts';
 import { FORM_WORDS, saySpelt } from '../../../../messages/teach.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';

@@ -2,7 +2,8 @@ import { expect, test } from 'vitest';
 import { parseValue } from '../core/model/values.ts';
 import { SETTINGS } from '../core/known/settings/list.ts';
 import { FORMS } from '../core/steps/write/forms/list.ts';
-import { sayFix, sayOption, saySetting, sayState, sayWrongValue } from './en.ts';
+import { sayFix, sayOption, saySetting, sayWrongValue } from './settings.ts';
+import { sayState } from './plan.ts';
 
 test('every setting has a phrase for each of its values, none of them the bare value', () => {
   for (const { id, value } of SETTINGS) {
