@@ -11,6 +11,7 @@ export function launchBrowser(profile?: string, names: readonly string[] = []): 
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: [
       '--no-sandbox',
+      '--lang=en-US',
       '--disable-gpu',
       '--disable-quic',
       '--no-first-run',
@@ -31,6 +32,7 @@ export const launchFirefox = (): Promise<Browser> =>
     browser: 'firefox',
     executablePath: process.env.FIREFOX ?? '/usr/bin/firefox-esr',
     extraPrefsFirefox: {
+      'intl.accept_languages': 'en',
       // Nothing of the tests leaves this machine: what is no name of its own goes to a port where nobody answers.
       'network.proxy.type': 1,
       'network.proxy.http': '127.0.0.1',

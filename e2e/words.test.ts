@@ -32,7 +32,7 @@ async function ownWords(): Promise<string[]> {
 
 /** Units, formats and words of code are the same in every language. */
 const SAME_EVERYWHERE =
-  /^(?:px|kB|RSS|Atom|JSON Feed|XSPF|CSV|English|PT1M12S|en_GB|EN|Play|Show|Transcript|A press loads this from \{host\}\.)$/;
+  /^(?:px|kB|RSS|Atom|JSON Feed|XSPF|CSV|English|PT1M12S|en_GB|EN|Play|Show|Transcript|The sluice opens|A press loads this from \{host\}\.)$/;
 /** What looks like an address, a parameter or a tag is none of ours. */
 const IS_CODE = /^[#/]|:\/\/|^[\w-]+=|^link;title/;
 
@@ -116,7 +116,8 @@ const cutOff = (page: Page): Promise<string[]> =>
     ]
       .filter(
         (element) =>
-          element.offsetParent !== null && element.closest('.anatomy, .cm-editor, .stage, .grid-frame, .palette, .hidden-words') === null,
+          element.offsetParent !== null &&
+          element.closest('.anatomy, .cm-editor, .stage, .grid-frame, .palette, .hidden-words') === null,
       )
       .filter((element) => {
         const { left, right } = element.getBoundingClientRect();

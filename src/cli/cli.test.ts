@@ -22,10 +22,22 @@ function cli(args: string[], input = '', env: Record<string, string> = {}) {
   const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'dist/node/cli.js'), ...args], {
     input,
     encoding: 'utf8',
-    env: { ...process.env, ...env },
+    env: { ...process.env, LC_ALL: 'C', ...env },
   });
   return { status, stdout, stderr };
 }
+
+test.each([
+  [{ LC_ALL: 'de_AT.UTF-8' }, /^autoplay +Autoplay\. Ob es von selbst beginnt/m, /Befehle:[\s\S]*Einbettungscode für einen Link/],
+  [
+    { LC_ALL: '', LC_MESSAGES: '', LANG: 'fr_FR' },
+    /^autoplay +Autoplay\. Whether it starts/m,
+    /Commands:[\s\S]*embed code for a link/,
+  ],
+])('with %j it speaks the language of the system', (env, settings, help) => {
+  expect(cli(['settings'], '', env).stdout).toMatch(settings);
+  expect(cli(['--help'], '', env).stdout).toMatch(help);
+});
 
 describe('embed', () => {
   test('--json prints one object with item, plan, code and findings', () => {
