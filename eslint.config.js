@@ -3,6 +3,11 @@ import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
+const NAMES_OF_THE_CORE = [
+  'MemberExpression[object.callee.name=/^(settingOf|formOf)$/][property.name=/^(label|help)$/]',
+  'VariableDeclarator[init.callee.name=/^(settingOf|formOf)$/] > ObjectPattern > Property[key.name=/^(label|help)$/]',
+].map((selector) => ({ selector, message: 'Ask messages/labels.ts for it.' }));
+
 export default ts.config(
   { ignores: ['dist', 'node_modules', 'coverage', 'demo/media/scenes.js'] },
   js.configs.recommended,
@@ -29,12 +34,19 @@ export default ts.config(
     rules: { 'no-console': 'error' },
   },
   {
+    // The core names its settings and code types in English; whoever shows a name asks for it in the language of the reader.
+    files: ['src/app/**/*.ts', 'src/messages/*.ts', 'src/cli/*.ts'],
+    ignores: ['**/*.test.ts', 'src/messages/labels.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...NAMES_OF_THE_CORE] },
+  },
+  {
     // What people read is said through t() or rich(), so that every language has it. Units and names of formats are none.
     files: ['src/app/**/*.tsx'],
     ignores: ['**/*.test.tsx'],
     rules: {
       'no-restricted-syntax': [
         'error',
+        ...NAMES_OF_THE_CORE,
         { selector: 'JSXText[value=/[a-z]{3}/]', message: 'Say it with t() or rich().' },
         {
           selector:

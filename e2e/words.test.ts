@@ -68,6 +68,13 @@ test('everything that is read on every screen stands in the catalogues', async (
   };
   await find(page, 'button', say('Play it through'));
   await look('Bench');
+  for (const token of await page.$$('.stations .token:not(.station-more)')) {
+    await token.click();
+    await page.waitForSelector('[role="dialog"]');
+    await look('the editor of a setting');
+    await press(page, 'button', say('Done'));
+    await waitForNoDialog(page);
+  }
   for (const name of ['Compare', 'Several types', 'Paste back', 'Dates', 'Shortcuts']) await dialog(name);
   await goTo(page, `${world.server.address}/shelf`);
   await press(page, 'button', say('Show it with examples'));

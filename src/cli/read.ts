@@ -18,5 +18,5 @@ function toLine({ candidate: { range, repairs }, item, refusal }: Found): string
   const what = item
     ? `${item.host ?? t('no host')} · ${item.kind} · ${item.form} · ${item.id ?? item.canonical}`
     : sayRefusal(refusal);
-  return [`${range.join('–')}: ${what}`, ...repairs.map((r) => t('  put right: {r}', { r: sayRepair(r) }))].join('\n');
+  return [`${range.join('–')}: ${what}`, ...repairs.map((r) => t('  put right: {repair}', { repair: sayRepair(r) }))].join('\n');
 }

@@ -82,25 +82,29 @@ const FINDINGS: Record<OrderCheckId, (finding: OrderFinding, order: Order) => st
   nothingToPlay: () => t('There is nothing in it yet.'),
   notPlayable: (f, o) =>
     one(f)
-      ? t('{f} cannot be played in a page. It stands there as a link.', { f: entries(f, o) })
-      : t('{f} cannot be played in a page. They stand there as links.', { f: entries(f, o) }),
-  unreachable: (f, o) => t('Visitors do not get {f}.', { f: entries(f, o) }),
+      ? t('{entries} cannot be played in a page. It stands there as a link.', { entries: entries(f, o) })
+      : t('{entries} cannot be played in a page. They stand there as links.', { entries: entries(f, o) }),
+  unreachable: (f, o) => t('Visitors do not get {entries}.', { entries: entries(f, o) }),
   insecure: (f, o) =>
     one(f)
-      ? t('{f} comes over http, which browsers do not play within https.', { f: entries(f, o) })
-      : t('{f} come over http, which browsers do not play within https.', { f: entries(f, o) }),
-  framesBarred: (f, o) => t('The policy of the site does not let the host of {f} into frames.', { f: entries(f, o) }),
-  soundAtOnce: (f, o) => t('{f} cannot be muted, so it does not begin by itself.', { f: entries(f, o) }),
-  clipBackwards: (f, o) => t('The clip of {f} ends before it begins.', { f: entries(f, o) }),
-  clipBeyondEnd: (f, o) => t('The clip of {f} begins after the end.', { f: entries(f, o) }),
-  clipNotKept: (f, o) => t('The host of {f} does not keep to the clip.', { f: entries(f, o) }),
-  waitsForVisitor: (f, o) => t('At {f} a visitor has to press to go on.', { f: entries(f, o) }),
+      ? t('{entries} comes over http, which browsers do not play within https.', { entries: entries(f, o) })
+      : t('{entries} come over http, which browsers do not play within https.', { entries: entries(f, o) }),
+  framesBarred: (f, o) => t('The policy of the site does not let the host of {entries} into frames.', { entries: entries(f, o) }),
+  soundAtOnce: (f, o) => t('{entries} cannot be muted, so it does not begin by itself.', { entries: entries(f, o) }),
+  clipBackwards: (f, o) => t('The clip of {entries} ends before it begins.', { entries: entries(f, o) }),
+  clipBeyondEnd: (f, o) => t('The clip of {entries} begins after the end.', { entries: entries(f, o) }),
+  clipNotKept: (f, o) => t('The host of {entries} does not keep to the clip.', { entries: entries(f, o) }),
+  waitsForVisitor: (f, o) => t('At {entries} a visitor has to press to go on.', { entries: entries(f, o) }),
   transcriptMissing: (f, o) =>
-    one(f) ? t('{f} has no transcript.', { f: entries(f, o) }) : t('{f} have no transcript.', { f: entries(f, o) }),
+    one(f)
+      ? t('{entries} has no transcript.', { entries: entries(f, o) })
+      : t('{entries} have no transcript.', { entries: entries(f, o) }),
   titleless: (f) => (one(f) ? t('One entry has no title.') : t('{actual} entries have no title.', { actual: f.actual })),
   nameless: () => t('The running order has no name.'),
   standsTwice: (f, o) =>
-    one(f) ? t('{f} stands in it twice.', { f: entries(f, o) }) : t('{f} stand in it twice.', { f: entries(f, o) }),
+    one(f)
+      ? t('{entries} stands in it twice.', { entries: entries(f, o) })
+      : t('{entries} stand in it twice.', { entries: entries(f, o) }),
   accentUnseen: (f) => t('The accent colour has a contrast of {actual} only.', { actual: f.actual }),
   heavy: (f) => t('The page weighs {actual}. Take it as a file, which loads when it is near.', { actual: f.actual }),
   wordsMissing: (f) =>

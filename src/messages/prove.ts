@@ -22,7 +22,7 @@ export function sayCardProof({ date, links, played }: CardProof): string {
   const examples =
     good === links.length
       ? t('All {links} examples hold.', { links: links.length })
-      : t('{links} of {links2} examples do not hold.', { links: links.length - good, links2: links.length });
+      : t('{failed} of {all} examples do not hold.', { failed: links.length - good, all: links.length });
   const asked = rows.filter(({ verdict }) => verdict === 'as asked' || verdict === 'differs');
   const obeyed = asked.filter(({ verdict }) => verdict === 'as asked').length;
   const player =

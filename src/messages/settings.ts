@@ -7,9 +7,9 @@ import { showList, t, within } from './t.ts';
 
 /** A value that was given for a setting and does not fit it. */
 export function sayWrongValue(id: SettingId, text: string): string {
-  const { value, label } = settingOf(id);
+  const { value } = settingOf(id);
   return t('{label} takes {value}, not “{text}”.', {
-    label,
+    label: labelOf(id),
     value: TYPE_WORDS[value.type](value as never),
     text: text.slice(0, 60),
   });
@@ -124,8 +124,10 @@ export function saySetting(id: SettingId, value: SettingValue | undefined): stri
 
 /** A value of a setting with few of them, as it stands on its button. */
 export function sayOption(id: SettingId, option: string): string {
-  return OPTIONS[id]?.[option] ?? option;
+  return OPTIONS[id]?.[option] ?? SWITCH[option] ?? option;
 }
+
+const SWITCH: Readonly<Record<string, string>> = { on: t('on'), off: t('off') };
 
 const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   widthMode: { fill: t('Fill the column'), atMost: t('At most'), fixed: t('Fixed') },

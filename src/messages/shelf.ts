@@ -19,7 +19,7 @@ export function sayFindingCode(code: string): string {
 }
 
 export const sayComing = ({ what, embed }: Coming): string =>
-  what === 'out' ? t('“{embed}” is out', { embed: embed.title }) : t('The page with “{embed}” goes out', { embed: embed.title });
+  what === 'out' ? t('“{title}” is out', { title: embed.title }) : t('The page with “{title}” goes out', { title: embed.title });
 
 /** What a cover says of an item that is not out yet. */
 export const sayOutOn = (day: string): string =>
@@ -47,7 +47,7 @@ export function sayBundleRefusal(refusal: BundleRefusal): string {
         { version: refusal.version },
       );
     case 'damaged':
-      return t('The bundle is damaged: {refusal} is not as it was packed. Choose another copy of it.', { refusal: refusal.name });
+      return t('The bundle is damaged: {name} is not as it was packed. Choose another copy of it.', { name: refusal.name });
     case 'broken':
       return t('The bundle is damaged: at {place}, {why}. Choose another copy of it.', {
         place: refusal.place,

@@ -66,8 +66,8 @@ const CRAWL: { readonly [Why in CrawlLeft]: string } = {
 export function sayCrawl(left: readonly CrawlLeft[]): string {
   const counts = new Map<CrawlLeft, number>();
   for (const why of left) counts.set(why, (counts.get(why) ?? 0) + 1);
-  return t('Not read: {value}.', {
-    value: [...counts].map(([why, many]) => t('{many} that {what}', { many, what: CRAWL[why] })).join(', '),
+  return t('Not read: {reasons}.', {
+    reasons: [...counts].map(([why, many]) => t('{many} that {what}', { many, what: CRAWL[why] })).join(', '),
   });
 }
 

@@ -181,7 +181,7 @@ export async function duplicateEmbed(id: string, now: number): Promise<string | 
   const made: SavedEmbed = { ...embed, id: copy, work: { ...embed.work, id: copy }, made: now, changed: now };
   await putWholes([
     {
-      embed: { ...made, title: t('{embed} (copy)', { embed: embed.title }), stage: 'draft', placed: [], revision: 1 },
+      embed: { ...made, title: t('{title} (copy)', { title: embed.title }), stage: 'draft', placed: [], revision: 1 },
       versions: [],
       ...(picture && { picture: { ...picture, id: copy } }),
     },

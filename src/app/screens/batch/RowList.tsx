@@ -100,7 +100,7 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
       </span>
       <span className={told.length > 0 ? 'batch-told' : 'batch-code'} title={words}>
         {told[0] ?? code.slice(0, SEEN)}
-        {told.length > 1 && <small>{t('and {told} more', { told: told.length - 1 })}</small>}
+        {told.length > 1 && <small>{t('and {count} more', { count: told.length - 1 })}</small>}
       </span>
       <button
         type="button"

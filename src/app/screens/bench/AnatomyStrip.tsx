@@ -24,7 +24,7 @@ export function AnatomyStrip(): ReactElement {
           <Part key={segment.range[0]} segment={segment} text={text} />
         ))}
         {segments.length > MOST_PARTS && (
-          <li className="part quiet">{t('and {segments} more', { segments: segments.length - MOST_PARTS })}</li>
+          <li className="part quiet">{t('and {count} more', { count: segments.length - MOST_PARTS })}</li>
         )}
         {candidate.repairs.map((repair, i) => (
           <li key={`repair-${i}`} className="part" data-role="repair">

@@ -39,9 +39,7 @@ export function Checks(): ReactElement {
     <section className="checks" aria-label={t('Checks')}>
       <h2>
         {t('Checks')}{' '}
-        {there && (
-          <small>{t('{looked} of {looked2} hold', { looked: looked.length - failing.size, looked2: looked.length })}</small>
-        )}
+        {there && <small>{t('{passed} of {all} hold', { passed: looked.length - failing.size, all: looked.length })}</small>}
       </h2>
       <ul
         onPointerEnter={() => {

@@ -55,7 +55,9 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
         style={{ left: left + width / 2, top: top + height }}
         value={Math.round(embed.height)}
         words={
-          made.plan.box.height.by === 'ratio' ? made.plan.box.height.ratio : t('{box} px high', { box: boxHeight(made.plan.box) })
+          made.plan.box.height.by === 'ratio'
+            ? made.plan.box.height.ratio
+            : t('{height} px high', { height: boxHeight(made.plan.box) })
         }
         most={2000}
         change={(_, dy) => shapeTo(embed.width, embed.height + dy / scale)}

@@ -27,7 +27,7 @@ function Words({ embed }: { embed: Embed }): ReactElement {
       <>
         {entry
           ? `${saySetting(pointed, entry.asked)}: ${sayState(entry)}`
-          : t('{pointed}: nothing is sent for it.', { pointed: saySetting(pointed, undefined) })}
+          : t('{setting}: nothing is sent for it.', { setting: saySetting(pointed, undefined) })}
       </>
     );
   const written = new Set(embed.code.map.map((mark) => mark.origin));

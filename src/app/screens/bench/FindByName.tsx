@@ -32,7 +32,7 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
           disabled={found === 'asking'}
           onClick={() => void look(cards.map(({ id }) => id))}
         >
-          {t('all {cards} hosts', { cards: cards.length })}
+          {t('all {count} hosts', { count: cards.length })}
         </Button>
         {cards.map(({ id, name }) => (
           <Button key={id} size="small" variant="outlined" disabled={found === 'asking'} onClick={() => void look([id])}>

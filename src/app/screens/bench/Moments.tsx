@@ -114,10 +114,10 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
             type="button"
             className="token station-more"
             aria-haspopup="dialog"
-            aria-label={t('{hidden} more of {name}', { hidden: hidden.length, name })}
+            aria-label={t('{count} more of {name}', { count: hidden.length, name })}
             onClick={() => dispatch(settingsListed(moment))}
           >
-            {t('{hidden} more', { hidden: hidden.length })}
+            {t('{count} more', { count: hidden.length })}
           </button>
         )}
       </div>

@@ -79,7 +79,7 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
   return (
     <li className="proof-row" data-verdict={row.verdict}>
       <strong>{sayObserved(row)}</strong>
-      {row.verdict === 'differs' && row.by === 'player' && <span>{t('asked: {row}', { row: sayExpected(row) })}</span>}
+      {row.verdict === 'differs' && row.by === 'player' && <span>{t('asked: {expected}', { expected: sayExpected(row) })}</span>}
       <small>
         {VERDICTS[row.verdict]}
         {row.by === 'person' && t(', as you saw it')}

@@ -148,15 +148,15 @@ function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElem
       {interval !== undefined && (
         <p className="rail-words">
           {settings.loop === 'on'
-            ? t('{sheet} by {sheet}, each {interval}: {interval2} in all, then again', {
+            ? t('{sheet} by {sheet}, each {each}: {whole} in all, then again', {
                 sheet,
-                interval: showTime(interval),
-                interval2: showTime(Math.round(interval * (pages - page + 1))),
+                each: showTime(interval),
+                whole: showTime(Math.round(interval * (pages - page + 1))),
               })
-            : t('{sheet} by {sheet}, each {interval}: {interval2} in all', {
+            : t('{sheet} by {sheet}, each {each}: {whole} in all', {
                 sheet,
-                interval: showTime(interval),
-                interval2: showTime(Math.round(interval * (pages - page + 1))),
+                each: showTime(interval),
+                whole: showTime(Math.round(interval * (pages - page + 1))),
               })}
         </p>
       )}

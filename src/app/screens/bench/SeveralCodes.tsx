@@ -34,7 +34,7 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
   const copy = (): void => {
     copyText(codes.map(({ label, text }) => `${label}\n${text}`).join('\n\n')).then(
       () => {
-        setSaid(t('{codes} codes copied, each under its name.', { codes: codes.length }));
+        setSaid(t('{count} codes copied, each under its name.', { count: codes.length }));
         take();
       },
       () => setSaid(t('The browser refused to copy. Save them as files instead.')),

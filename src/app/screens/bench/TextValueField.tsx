@@ -2,6 +2,7 @@ import { TextField } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { colourOf } from '../../../core/model/contrast.ts';
 import { parseValue, writeValue } from '../../../core/model/values.ts';
+import { labelOf } from '../../../messages/labels.ts';
 import { settingOf } from '../../../core/known/settings/list.ts';
 import { sayWrongValue } from '../../../messages/settings.ts';
 import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
@@ -15,7 +16,7 @@ interface Props extends ValueFieldProps {
 
 /** A value that is typed; what does not fit is told, and not taken. */
 export function TextValueField({ id, value, set, close, label, first = true }: Props): ReactElement {
-  const { label: usual, value: type } = settingOf(id);
+  const { value: type } = settingOf(id);
   const written = value === undefined ? '' : writeValue(type, value);
   const [text, setText] = useState(written);
   const [seen, setSeen] = useState(value);
@@ -42,7 +43,7 @@ export function TextValueField({ id, value, set, close, label, first = true }: P
         fullWidth
         multiline={type.type === 'text' && type.longest > 300}
         maxRows={8}
-        label={label ?? usual}
+        label={label ?? labelOf(id)}
         value={text}
         error={wrong}
         helperText={wrong ? sayWrongValue(id, text) : ' '}

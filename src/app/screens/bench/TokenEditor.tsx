@@ -15,7 +15,7 @@ import { tokenElementId } from './Token.tsx';
 import { ValueField } from './ValueField.tsx';
 import { VALUE_FORM } from './valueFieldProps.ts';
 import { t } from '../../../messages/t.ts';
-import { labelOf } from '../../../messages/labels.ts';
+import { helpOf, labelOf } from '../../../messages/labels.ts';
 
 /** The setting whose token was opened, in place. */
 export function TokenEditor(): ReactElement | null {
@@ -55,15 +55,15 @@ export function TokenEditor(): ReactElement | null {
 
 function Editor({ id, close }: { id: SettingId; close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
-  const { label, help, value: type } = settingOf(id);
+  const { value: type } = settingOf(id);
   const typed = type.type !== 'switch' && type.type !== 'choice' && type.type !== 'set';
   const embed = useAppSelector(selectEmbed);
   const value = embed?.settings[id];
   const entry = embed?.plan.entries.find((e) => e.setting === id);
   return (
     <div className="editor">
-      <h3>{label}</h3>
-      <p className="quiet">{help}</p>
+      <h3>{labelOf(id)}</h3>
+      <p className="quiet">{helpOf(id)}</p>
       <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
       <CardNote id={id} />
       {entry && <Outcome entry={entry} />}

@@ -30,12 +30,12 @@ export function TranscriptField(props: ValueFieldProps): ReactElement {
     if (text.length > longest)
       return setSaid(
         t(
-          'It is {text} characters long, and {longest} go into the code. A running order of this one item takes all of it, and follows it.',
-          { text: showNumber(text.length), longest: showNumber(longest) },
+          'It is {count} characters long, and {longest} go into the code. A running order of this one item takes all of it, and follows it.',
+          { count: showNumber(text.length), longest: showNumber(longest) },
         ),
       );
     if (text !== '') props.set(text);
-    setSaid(read.length > 0 ? t('{read} lines, without their times.', { read: read.length }) : t('Taken as plain text.'));
+    setSaid(read.length > 0 ? t('{count} lines, without their times.', { count: read.length }) : t('Taken as plain text.'));
   };
   const jump = askPlayer(store, 'seek', { act: false })
     ? (time: number): void => void askPlayer(store, 'seek', { time })

@@ -98,7 +98,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
     type === 'time' && time !== undefined
       ? [
           button(
-            t('where the preview stands: {writeValue}', { writeValue: writeValue({ type: 'time' }, Math.floor(time)) }),
+            t('where the preview stands: {time}', { time: writeValue({ type: 'time' }, Math.floor(time)) }),
             Math.floor(time),
           ),
         ]

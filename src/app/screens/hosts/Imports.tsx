@@ -28,7 +28,7 @@ export function Imports(): ReactElement {
   const takeProviders = async ([file]: NamedText[]): Promise<void> => {
     const wrong = await importProviders(store, file!.text);
     setAnswer({
-      words: wrong ?? t('{providers} providers taken in.', { providers: store.getState().world.providers.length }),
+      words: wrong ?? t('{count} providers taken in.', { count: store.getState().world.providers.length }),
       problems: [],
     });
   };
@@ -41,7 +41,7 @@ export function Imports(): ReactElement {
       <FileButton words={t('Bring in a provider list')} accept={JSON_FILES} give={takeProviders} />
       <p className="quiet">
         {providers.length > 0
-          ? t('{providers} oEmbed providers are asked for links of no card.', { providers: providers.length })
+          ? t('{count} oEmbed providers are asked for links of no card.', { count: providers.length })
           : t('A list in the format of the oEmbed registry lets links of no card be asked.')}
       </p>
       <div role="status">

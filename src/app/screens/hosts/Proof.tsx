@@ -88,8 +88,8 @@ function Seen({ row }: { row: ProofRow }): ReactElement {
   return (
     <li data-verdict={row.verdict}>
       {SIGNS[row.verdict]}{' '}
-      {row.verdict === 'not seen' ? t('{row}: could not be seen', { row: sayExpected(row) }) : sayObserved(row)}
-      {row.verdict === 'differs' && <>{t('; asked: {row}', { row: sayExpected(row) })}</>}
+      {row.verdict === 'not seen' ? t('{expected}: could not be seen', { expected: sayExpected(row) }) : sayObserved(row)}
+      {row.verdict === 'differs' && <>{t('; asked: {expected}', { expected: sayExpected(row) })}</>}
     </li>
   );
 }

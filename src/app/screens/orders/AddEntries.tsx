@@ -102,7 +102,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
             )
           }
         >
-          {links.length === 1 ? t('Add this link') : t('Add these {links} links', { links: links.length })}
+          {links.length === 1 ? t('Add this link') : t('Add these {count} links', { count: links.length })}
         </Button>
       )}
       {links.length === 0 && embeds.length > MOST_SHOWN && (
@@ -120,7 +120,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
         <ul aria-label={t('On the Shelf')}>
           {shelf.slice(0, MOST_SHOWN).map((embed) => (
             <li key={embed.id}>
-              <Button onClick={() => take([entryOfEmbed(embed)])}>{t('Add “{embed}”', { embed: embed.title })}</Button>
+              <Button onClick={() => take([entryOfEmbed(embed)])}>{t('Add “{title}”', { title: embed.title })}</Button>
             </li>
           ))}
         </ul>

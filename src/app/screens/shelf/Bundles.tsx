@@ -153,7 +153,7 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
           </li>
         ))}
       </ul>
-      {open.length > SHOWN && <p className="quiet">{t('And {open} more.', { open: open.length - SHOWN })}</p>}
+      {open.length > SHOWN && <p className="quiet">{t('And {count} more.', { count: open.length - SHOWN })}</p>}
       <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(chosen)}>
         {open.length === 0 ? t('Nothing to take') : t('Take {chosen} in', { chosen: chosen.size })}
       </Button>

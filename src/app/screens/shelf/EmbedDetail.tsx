@@ -53,7 +53,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
     if (copy) open(copy);
   };
   return (
-    <aside className="detail" aria-label={t('About {embed}', { embed: embed.title })}>
+    <aside className="detail" aria-label={t('About {title}', { title: embed.title })}>
       <header>
         <h2>{embed.title}</h2>
         <Button onClick={close} aria-label={t('Close the details')}>
@@ -66,7 +66,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         <Button onClick={next}>{t('Next one like this')}</Button>
         <Button onClick={() => void duplicate()}>{t('Duplicate')}</Button>
         {embed.item !== '' && <Button onClick={() => narrow({ item: embed.item })}>{t('All embeds of this item')}</Button>}
-        <Button aria-label={t('Remove {embed}', { embed: embed.title })} onClick={remove}>
+        <Button aria-label={t('Remove {title}', { title: embed.title })} onClick={remove}>
           {t('Remove')}
         </Button>
       </p>

@@ -66,9 +66,9 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
     <div className="shelf-actions">
       {picked.length > 0 ? (
         <>
-          <strong>{t('{picked} chosen', { picked: picked.length })}</strong>
+          <strong>{t('{count} chosen', { count: picked.length })}</strong>
           <Button onClick={() => choose(found.map(({ embed }) => embed.id))}>
-            {t('Choose all {found}', { found: found.length })}
+            {t('Choose all {count}', { count: found.length })}
           </Button>
           <Button onClick={() => choose([])}>{t('Choose none')}</Button>
           <select aria-label={t('Aim them at another site')} value="" onChange={(event) => reaim(event.target.value)}>
@@ -144,7 +144,7 @@ function Block({ picked, close }: { picked: readonly Entry[]; close: () => void 
     );
   return (
     <DialogFrame
-      title={t('{picked} embeds as one block', { picked: picked.length })}
+      title={t('{count} embeds as one block', { count: picked.length })}
       close={close}
       wide
       actions={

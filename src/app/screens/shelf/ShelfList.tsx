@@ -113,7 +113,7 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
     <>
       <input
         type="checkbox"
-        aria-label={t('Choose {embed}', { embed: embed.title })}
+        aria-label={t('Choose {title}', { title: embed.title })}
         checked={chosen}
         onChange={(event) => choose(embed.id, event.target.checked)}
       />
@@ -133,7 +133,7 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
       <span className="shelf-state" data-state={state}>
         {STATE_NAMES[state]}
         {embed.placed.length > 0 && (
-          <small>{embed.placed.length === 1 ? t('on 1 page') : t('on {placed} pages', { placed: embed.placed.length })}</small>
+          <small>{embed.placed.length === 1 ? t('on 1 page') : t('on {count} pages', { count: embed.placed.length })}</small>
         )}
       </span>
       <time className="number">{showMoment(embed.changed)}</time>
@@ -141,7 +141,7 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
         type="button"
         className="inline-remedy"
         aria-expanded={open}
-        aria-label={t('More on {embed}', { embed: embed.title })}
+        aria-label={t('More on {title}', { title: embed.title })}
         onClick={() => setOpen(open ? null : embed.id)}
       >
         {t('More')}

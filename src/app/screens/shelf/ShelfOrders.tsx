@@ -24,7 +24,7 @@ export function ShelfOrders({ text }: { text: string }): ReactElement | null {
           {name || t('Without a name')} <small className="number">{entries.length}</small>
         </Link>
       ))}
-      {found.length > 12 && <Link to="/orders">{t('{found} more', { found: found.length - 12 })}</Link>}
+      {found.length > 12 && <Link to="/orders">{t('{count} more', { count: found.length - 12 })}</Link>}
     </nav>
   );
 }

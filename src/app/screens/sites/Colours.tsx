@@ -87,7 +87,7 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
             <Button
               disabled={palette.length >= 24}
               onClick={() =>
-                set([...palette, { name: t('Colour {palette}', { palette: palette.length + 1 }), colour: light.text }])
+                set([...palette, { name: t('Colour {number}', { number: palette.length + 1 }), colour: light.text }])
               }
             >
               {t('Add a colour')}

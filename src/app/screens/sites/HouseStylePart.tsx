@@ -44,7 +44,7 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
     const read = readStyle(file!.text);
     if ('wrong' in read) return setSaid(read.wrong);
     void keepStyle(store, { ...read.style, site: site.id });
-    setSaid(t('{rules} rules taken in. Nothing that was made changes by itself.', { rules: read.style.rules.length }));
+    setSaid(t('{count} rules taken in. Nothing that was made changes by itself.', { count: read.style.rules.length }));
   };
   const carry = (to: string): void => {
     const target = others.find(({ id }) => id === to);

@@ -88,7 +88,7 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
         ))}
       </ul>
       {would && would.length > SHOWN && (
-        <p className="quiet">{t('And {would} more, which are chosen too.', { would: would.length - SHOWN })}</p>
+        <p className="quiet">{t('And {count} more, which are chosen too.', { count: would.length - SHOWN })}</p>
       )}
       <p role="status">{said}</p>
     </DialogFrame>

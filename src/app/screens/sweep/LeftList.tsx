@@ -20,7 +20,7 @@ export function LeftList({ swept }: { swept: readonly SweptFile[] }): ReactEleme
           {sayLeft(why)}
         </li>
       ))}
-      {left.length > MOST && <li>{t('and {left} more, which the report lists.', { left: left.length - MOST })}</li>}
+      {left.length > MOST && <li>{t('and {count} more, which the report lists.', { count: left.length - MOST })}</li>}
     </ul>
   );
 }

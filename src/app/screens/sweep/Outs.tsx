@@ -61,7 +61,7 @@ export function Outs({ state, run, numbers, changes, again }: Props): ReactEleme
   };
   const page = (): string =>
     sweepPage(state.swept, numbers, {
-      title: t('Sweep: {state}', { state: state.name }),
+      title: t('Sweep: {name}', { name: state.name }),
       day: store.getState().view.today,
       nameOf: (id) => selectBook(store.getState()).byId.get(id)?.card.name,
     });

@@ -91,7 +91,7 @@ function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElemen
         </span>
         <span className="sweep-told" data-tone={first?.severity}>
           {first ? sayFinding(first) : t('Nothing was found.')}
-          {findings.length > 1 && <small>{t('and {findings} more', { findings: findings.length - 1 })}</small>}
+          {findings.length > 1 && <small>{t('and {count} more', { count: findings.length - 1 })}</small>}
         </span>
       </button>
     </>

@@ -35,11 +35,11 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     if (!first) return;
     if (files.length === 1 && /\.zip$/i.test(first.name)) {
       const inside = await run.open(first);
-      if (!inside) return setSaid(t('“{first}” is no zip file that can be read.', { first: first.name }));
+      if (!inside) return setSaid(t('“{name}” is no zip file that can be read.', { name: first.name }));
       return open(first.name, inside);
     }
     const folder = first.webkitRelativePath.split('/')[0];
-    return open(folder || (files.length === 1 ? first.name : t('{files} files', { files: files.length })), files.map(siteFile));
+    return open(folder || (files.length === 1 ? first.name : t('{count} files', { count: files.length })), files.map(siteFile));
   };
   const open = (name: string, files: readonly SiteFile[], folder: OpenedSite['folder'] = null): void => {
     const wanted = files.filter((file) => containerOf(file.name));

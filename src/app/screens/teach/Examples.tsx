@@ -35,7 +35,7 @@ export function Examples({ examples, unexplained, remove }: Props): ReactElement
             )}
             {Object.entries(example.settings ?? {}).map(([id, value]) => (
               <p key={id} className="quiet">
-                {t('with {id}', { id: saySetting(id as SettingId, value) })}
+                {t('with {setting}', { setting: saySetting(id as SettingId, value) })}
               </p>
             ))}
             {told.map((one) => (

@@ -38,7 +38,7 @@ export function SettingsPart({ card, change }: Props): ReactElement {
               <Honoured id={id} use={use} set={(one) => set(id, one)} />
             ) : (
               <span className="quiet">
-                {t('{id}; changed in the JSON', { id: saySpelt(id, card) || t('withdrawn by the host') })}
+                {t('{spelling}; changed in the JSON', { spelling: saySpelt(id, card) || t('withdrawn by the host') })}
               </span>
             )}
             <Button
@@ -114,7 +114,7 @@ function Spelt({ id, spelling, set }: { id: SettingId; spelling: Spelling; set: 
         {options.map((option) => (
           <DraftField
             key={option}
-            label={t('{id} is', { id: sayOption(id, option) })}
+            label={t('{option} is', { option: sayOption(id, option) })}
             value={[spelling.words[option] ?? []].flat().join(' | ')}
             change={(text) => {
               const words = text.split(' | ');
