@@ -44,10 +44,10 @@ test('it says in one line where it is, and stops cleanly', async () => {
   expect([status, await said]).toEqual([0, `Refenestra is at http://localhost:${port}\n`]);
 });
 
-test('the first load of the Bench brings at most 355 kB of JavaScript, gzipped', () => {
+test('the first load of the Bench brings at most 370 kB of JavaScript, gzipped', () => {
   const built = join(import.meta.dirname, '../dist/web');
   const page = readFileSync(join(built, 'index.html'), 'utf8');
   const scripts = [...page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map(([, path]) => readFileSync(join(built, path!)));
   expect(scripts.length).toBeGreaterThan(1);
-  expect(scripts.reduce((bytes, script) => bytes + gzipSync(script).length, 0)).toBeLessThanOrEqual(355_000);
+  expect(scripts.reduce((bytes, script) => bytes + gzipSync(script).length, 0)).toBeLessThanOrEqual(370_000);
 });
