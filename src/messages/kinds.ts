@@ -21,6 +21,26 @@ export const KIND_WORDS: Record<string, string> = {
   page: t('a page'),
 };
 
+/** The same, by their bare names. */
+export const KIND_NAMES: Readonly<Record<string, string>> = {
+  video: t('video'),
+  audio: t('sound recording'),
+  live: t('live picture'),
+  document: t('document'),
+  podcast: t('podcast'),
+  chat: t('chat'),
+  schedule: t('schedule'),
+  slideshow: t('slideshow'),
+  booklet: t('booklet'),
+  form: t('form'),
+  map: t('map'),
+  loop: t('short loop'),
+  album: t('album of photos'),
+  recording: t('recording with its transcript'),
+  picture: t('picture'),
+  page: t('page'),
+};
+
 const KINDS: Record<Kind, string> = {
   video: t('videos'),
   audio: t('sound recordings'),

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { ROW_STATES } from '../../../messages/batch.ts';
-import { KIND_WORDS } from '../../../messages/kinds.ts';
+import { KIND_NAMES } from '../../../messages/kinds.ts';
 import type { BatchProgress, BatchRow } from '../../../workers/messages.ts';
 import type { BatchRun } from '../../batch/run.ts';
 import { opened } from '../../state/bench.ts';
@@ -94,7 +94,7 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
       <span className="batch-title">
         {title || t('nothing in this row')}
         <small>
-          {kind === '' ? t('not recognised') : KIND_WORDS[kind]?.replace(/^an? /, '')}
+          {kind === '' ? t('not recognised') : KIND_NAMES[kind]}
           {name && ` · ${name}`}
         </small>
       </span>

@@ -1,7 +1,7 @@
 import { useMemo, type ReactElement } from 'react';
 import { STATES } from '../../../core/keeping/shelf/saved.ts';
 import type { Entry, Narrowing } from '../../../core/keeping/shelf/search.ts';
-import { KIND_WORDS } from '../../../messages/kinds.ts';
+import { KIND_NAMES } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -41,9 +41,7 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
         label={t('Kind')}
         value={narrowing.kind}
         set={(kind) => put({ kind })}
-        options={Object.entries(KIND_WORDS)
-          .filter(([id]) => (there.kinds as ReadonlySet<string>).has(id))
-          .map(([id, words]) => [id, words.replace(/^an? /, '')])}
+        options={Object.entries(KIND_NAMES).filter(([id]) => (there.kinds as ReadonlySet<string>).has(id))}
       />
       <Choice
         label={t('Host')}

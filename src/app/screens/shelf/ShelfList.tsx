@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Picture, SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import type { Entry } from '../../../core/keeping/shelf/search.ts';
 import { saySetting } from '../../../messages/settings.ts';
-import { KIND_WORDS } from '../../../messages/kinds.ts';
+import { KIND_NAMES } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import type { SettingValue } from '../../../core/model/values.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
@@ -108,7 +108,7 @@ interface RowProps {
 /** One embed; drawn anew only when something of it has changed, however the list is moved. */
 const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen, setOpen, choose }: RowProps): ReactElement {
   const host = useAppSelector((all) => selectCards(all).find((card) => card.id === embed.host)?.name);
-  const kind = KIND_WORDS[embed.kind]?.replace(/^an? /, '') ?? t('not recognised');
+  const kind = KIND_NAMES[embed.kind] ?? t('not recognised');
   return (
     <>
       <input

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactElement } from 'react';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import { sayFinding } from '../../../messages/findings.ts';
-import { KIND_WORDS } from '../../../messages/kinds.ts';
+import { KIND_NAMES } from '../../../messages/kinds.ts';
 import { sayHost } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -84,9 +84,9 @@ function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElemen
           {file}:{line}
         </span>
         <span>
-          {title || item.replace(/^https?:\/\//, '')}
+          <span className="sweep-item">{title || item.replace(/^https?:\/\//, '')}</span>
           <small>
-            {KIND_WORDS[kind]!.replace(/^an? /, '')} · {sayHost({ host }, (id) => book.byId.get(id)?.card.name)}
+            {KIND_NAMES[kind]} · {sayHost({ host }, (id) => book.byId.get(id)?.card.name)}
           </small>
         </span>
         <span className="sweep-told" data-tone={first?.severity}>
