@@ -387,7 +387,7 @@ describe('what is not out yet', () => {
       await press(page, 'button', 'Take the code with a cover that says so');
       const code = await copyCode(page);
       expect(code).toContain(
-        `Out on ${new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' }).format(day)}`,
+        `Out on ${new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(day)}`,
       );
       expect(await page.evaluate(() => document.body.innerText)).not.toContain('Until then visitors find nothing');
       await toShelf(page, '1 embed');
