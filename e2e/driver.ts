@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import type { Browser, BrowserContext, ElementHandle, EvaluateFunc, Frame, Page } from 'puppeteer-core';
 
 /** The one driver of all user flows: the real server, a real browser, and things looked up by role and name. */
-const root = join(import.meta.dirname, '..');
+export const serverProgram = join(import.meta.dirname, '../dist/node/server.js');
 
 export interface Running {
   port: number;
@@ -15,10 +15,10 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
-/** Starts the application's server in a process of its own, on a free port unless one is given, with more said by the environment. */
+/** Starts the built server in a process of its own, on a free port unless one is given, with more said by the environment. */
 export async function startServer(wanted?: number, more: NodeJS.ProcessEnv = {}): Promise<Running> {
   const port = wanted ?? (await freePort());
-  const server: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/server/main.ts')], {
+  const server: ChildProcess = spawn(process.execPath, [serverProgram], {
     env: { ...process.env, PORT: String(port), LOG: 'silent', ASK: 'standins', ...more },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -2,9 +2,8 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { openSync } from 'node:fs';
 import { connect, type Socket } from 'node:net';
-import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { freePort, startServer, waitFor, type Running } from './driver.ts';
+import { freePort, serverProgram, startServer, waitFor, type Running } from './driver.ts';
 
 describe('what a server stands', () => {
   let server: Running;
@@ -81,7 +80,7 @@ describe('what a server stands', () => {
 test('a log for which there is no room on the disk ends nothing', async () => {
   const port = await freePort();
   const full = openSync('/dev/full', 'w');
-  const server = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, '../src/server/main.ts')], {
+  const server = spawn(process.execPath, [serverProgram], {
     env: { ...process.env, PORT: String(port), LOG: 'info', ASK: 'standins' },
     stdio: ['ignore', full, full],
   });

@@ -6,9 +6,10 @@ import { afterAll, describe, expect, test } from 'vitest';
 import { readCardFiles } from '../src/standins/world.ts';
 import { bringIn, selectAll } from './bench.ts';
 import { find, goTo, press, reload, until, waitForText } from './driver.ts';
+import { launchBrowser } from './browser.ts';
 import { useServerAndBrowser, visitor } from './world.ts';
 
-const world = useServerAndBrowser();
+const world = useServerAndBrowser(launchBrowser);
 const folder = mkdtempSync(join(tmpdir(), 'cards-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 

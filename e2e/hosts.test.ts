@@ -5,10 +5,11 @@ import { describe, expect, test } from 'vitest';
 import { readItems, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 import { bringIn, choose, codeOf, copyCode, openToken, type, useBench, waitForCode } from './bench.ts';
 import { press, publish, type Report, until, waitForText } from './driver.ts';
+import { launchBrowser } from './browser.ts';
 import { useServerAndBrowser } from './world.ts';
 
 /** For each host: its links in every form, then settings, then the code in a foreign page, where the player does it. */
-const world = useServerAndBrowser();
+const world = useServerAndBrowser(launchBrowser);
 const { host } = world;
 const { onBench } = useBench(world);
 

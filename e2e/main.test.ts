@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, type, useBench } from './bench.ts';
 import { publish as publishIn, serveForeignPage, waitForText, type Report } from './driver.ts';
+import { launchBrowser } from './browser.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
-const world = useServerAndBrowser();
+const world = useServerAndBrowser(launchBrowser);
 
 const { onBench } = useBench(world);
 

@@ -29,9 +29,10 @@ import {
   waitForNoText,
   waitForText,
 } from './driver.ts';
+import { launchBrowser } from './browser.ts';
 import { giveFile } from './files.ts';
 
-const world = useServerAndBrowser();
+const world = useServerAndBrowser(launchBrowser);
 const vnu = createRequire(import.meta.url)('vnu-jar') as unknown as string;
 
 const withOrders = (work: (page: Page) => Promise<void>): Promise<void> =>

@@ -6,9 +6,10 @@ import { afterAll, describe, expect, test } from 'vitest';
 import { DISOBEDIENT } from '../src/standins/lanternreel/routes.ts';
 import { bringIn, typeIn, useBench, waitForCode } from './bench.ts';
 import { find, press, reload, waitForText } from './driver.ts';
+import { launchBrowser } from './browser.ts';
 import { useServerAndBrowser } from './world.ts';
 
-const world = useServerAndBrowser();
+const world = useServerAndBrowser(launchBrowser);
 const { host } = world;
 const folder = mkdtempSync(join(tmpdir(), 'proof-'));
 afterAll(() => rmSync(folder, { recursive: true }));

@@ -110,7 +110,7 @@ test('the units are as systemd wants them', () => {
 });
 
 describe('from other programs', () => {
-  const world = useServerAndBrowser();
+  const world = useServerAndBrowser(launchBrowser);
   const come = visitor(world);
   const link = (): string => `${world.host('lanternreel')}/see/l0wwalk3`;
 

@@ -9,7 +9,7 @@ import { startServer } from './driver.ts';
 
 const start = join(import.meta.dirname, '../scripts/start.mjs');
 const run = (env: Record<string, string>) =>
-  spawnSync(process.execPath, [start], { env: { ...process.env, ...env }, encoding: 'utf8', timeout: 50_000 });
+  spawnSync(process.execPath, [start, 'server'], { env: { ...process.env, ...env }, encoding: 'utf8', timeout: 50_000 });
 
 test('a taken port is said plainly, with what to do', async () => {
   const first = await startServer();
@@ -32,7 +32,7 @@ test('a port that is none is said plainly', () => {
 test('it says in one line where it is, and stops cleanly', async () => {
   const { port, stop } = await startServer();
   await stop();
-  const server = spawn(process.execPath, [start], {
+  const server = spawn(process.execPath, [start, 'server'], {
     env: { ...process.env, PORT: String(port) },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

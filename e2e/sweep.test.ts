@@ -7,10 +7,11 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, describe, expect, test } from 'vitest';
 import { findings } from './axe.ts';
 import { find, goTo, newVisitor, press, waitFor, waitForNoText, waitForText } from './driver.ts';
+import { launchBrowser } from './browser.ts';
 import { forget, giveFile, savedBy } from './files.ts';
 import { useServerAndBrowser, visitor } from './world.ts';
 
-const world = useServerAndBrowser();
+const world = useServerAndBrowser(launchBrowser);
 const folder = mkdtempSync(join(tmpdir(), 'sweep-flow-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 

@@ -3,16 +3,20 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
-import { launchBrowser } from './browser.ts';
+import { launchBrowser, launchShell } from './browser.ts';
 import { find, goTo, newVisitor, startServer, type Running } from './driver.ts';
 
-/** The server and a browser for all tests of a file. */
-export function useServerAndBrowser(): { server: Running; browser: Browser; host: (name: string) => string } {
+/** The server and a browser for all tests of a file: the engine alone, or the whole of it. */
+export function useServerAndBrowser(launch: typeof launchShell | typeof launchBrowser = launchShell): {
+  server: Running;
+  browser: Browser;
+  host: (name: string) => string;
+} {
   const shared = { host: (name: string) => `http://${name}.localhost:${shared.server.port}` } as ReturnType<
     typeof useServerAndBrowser
   >;
   beforeAll(async () => {
-    [shared.server, shared.browser] = await Promise.all([startServer(), launchBrowser()]);
+    [shared.server, shared.browser] = await Promise.all([startServer(), launch()]);
   });
   afterAll(async () => {
     await shared.browser.close();

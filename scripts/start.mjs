@@ -1,10 +1,8 @@
-/** `npm start`: installs what is missing, builds, and starts the server. Safe to repeat. */
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
-import { ensureBuild, ensurePackages, root } from './setup.mjs';
+/** `npm start`, `npm run work`: installs what is missing, builds what has changed, and starts the server, or a worker of it. */
+import { ensureBuild, ensureNodeBuild, ensurePackages } from './setup.mjs';
 
+const [program] = process.argv.slice(2);
 ensurePackages();
 ensureBuild();
-const server = spawn(process.execPath, ['--import', 'tsx', join(root, 'src/server/main.ts')], { stdio: 'inherit', cwd: root });
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('close', (status) => process.exit(status ?? 1));
+ensureNodeBuild();
+await import(`../dist/node/${program}.js`);

@@ -8,6 +8,7 @@ import { ensureBuild, ensureNodeBuild, ensurePackages, ensurePrograms, root } fr
 ensurePackages();
 ensurePrograms({
   chromium: 'chromium',
+  'chromium-headless-shell': 'chromium-headless-shell',
   java: 'default-jre-headless',
   'firefox-esr': 'firefox-esr',
   WebKitWebDriver: 'webkit2gtk-driver',
