@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import { savedSchema, type Picture, type SavedEmbed } from '../../core/keeping/shelf/saved.ts';
+import { afterPaint } from '../afterPaint.ts';
 import { database } from './database.ts';
 import { findPictures } from './embeds.ts';
 
@@ -56,7 +57,7 @@ export function watchEmbeds(
     for (const row of first) take(row.id, row);
     tell(count, first.length === count);
     if (first.length === count) return;
-    await painted();
+    await new Promise<void>(afterPaint);
     const ids = await database.embeds.toCollection().primaryKeys();
     const rest = ids.filter((id) => !knows(id));
     await readPieces(rest, take);
@@ -104,14 +105,6 @@ export function watchEmbeds(
     following?.unsubscribe();
   };
 }
-
-/** Once what was shown is on the screen; in a window that is not seen nothing is painted, so after a moment at the latest. */
-const painted = (): Promise<void> =>
-  new Promise((done) => {
-    const next = (): void => void setTimeout(done, 0);
-    globalThis.requestAnimationFrame?.(next);
-    setTimeout(done, 200);
-  });
 
 /** Shows the small pictures of some embeds, and again when one of them is kept later. Gives what ends it. */
 export function watchPictures(ids: readonly string[], show: (pictures: Picture[]) => void): () => void {

@@ -14,7 +14,11 @@ export function Toolbar({ label, className, children }: Props): ReactElement {
   const last = useRef<HTMLElement | null>(null);
   const buttons = (): HTMLButtonElement[] => [...bar.current!.querySelectorAll<HTMLButtonElement>('button:not(:disabled)')];
   const stopAt = (stop: HTMLElement | undefined): void => {
-    for (const button of buttons()) button.tabIndex = button === stop ? 0 : -1;
+    for (const button of buttons()) {
+      const tabIndex = button === stop ? 0 : -1;
+      // Writing what stands there already would make the browser look at its styles anew.
+      if (button.tabIndex !== tabIndex) button.tabIndex = tabIndex;
+    }
   };
   // The buttons come and go with what is set; the one that had the focus last stays the stop.
   useEffect(() => {

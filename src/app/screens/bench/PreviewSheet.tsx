@@ -3,6 +3,7 @@ import { useStore } from 'react-redux';
 import { readReport } from '../../../core/known/hosts/playerReport.ts';
 import type { Site } from '../../../core/model/site.ts';
 import { fromPreview, type PreviewBox, type ToPreview } from '../../../preview/messages.ts';
+import { afterPaint } from '../../afterPaint.ts';
 import { looksOf, PREVIEW } from '../../preview.ts';
 import { linkPlayer } from '../../state/playerLink.ts';
 import { selectCard, selectPreviewCode, selectSite } from '../../state/selectors.ts';
@@ -107,8 +108,10 @@ function usePreview(site: Site | null, part: Props['part']) {
     };
   }, [dispatch, store, post, part, main]);
 
+  // A player that begins anew takes the machine for a moment: what was set is shown before.
   useEffect(() => {
-    if (open && site) post({ kind: 'show', code: code ?? '', looks: looksOf(site, night) });
+    if (!open || !site) return;
+    return afterPaint(() => post({ kind: 'show', code: code ?? '', looks: looksOf(site, night) }));
   }, [open, site, night, code, post]);
   return { frame, layout };
 }
