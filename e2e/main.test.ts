@@ -1,19 +1,88 @@
 import { describe, expect, test } from 'vitest';
-import { bringIn, choose, copyCode, type, useBench } from './bench.ts';
-import { publish as publishIn, serveForeignPage, waitForText, type Report } from './driver.ts';
+import { bringIn, choose, copyCode, type, useBench, waitForCode } from './bench.ts';
+import {
+  allowClipboard,
+  paste,
+  press,
+  publish as publishIn,
+  readClipboard,
+  serveForeignPage,
+  until,
+  waitForText,
+  type Report,
+} from './driver.ts';
+import type { Page } from 'puppeteer-core';
 import { launchBrowser } from './browser.ts';
 import { misfit } from './observe.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser(launchBrowser);
 
-const { onBench } = useBench(world);
+const { anew, onBench } = useBench(world);
 
 const publish = (code: string) => publishIn(world.browser, code);
 
 const { host } = world;
 
+/** A person whose acts are counted: a press, a paste by its keys, or a text typed and ended with Enter, is one. */
+function counted(page: Page) {
+  const acts: string[] = [];
+  return {
+    acts,
+    press: async (role: string, name: string) => {
+      acts.push(name);
+      await press(page, role, name);
+    },
+    type: async (editor: string, text: string) => {
+      acts.push(text);
+      await until(page, (name: string) => document.activeElement?.closest('[role="dialog"]')?.ariaLabel === name, editor);
+      await page.keyboard.type(text);
+      await page.keyboard.press('Enter');
+    },
+    paste: async (text: string) => {
+      acts.push(text);
+      await paste(page, text);
+    },
+  };
+}
+
 describe('from a share link to a page that behaves', () => {
+  test('is eight acts from an empty start: link, start, muted autoplay, its own channel’s videos, copy', async () => {
+    await anew(async (page) => {
+      await allowClipboard(page);
+      const person = counted(page);
+      await person.paste(`${host('lanternreel')}/see/l0wwalk3`);
+      await waitForText(page, 'A walk at low water');
+      await person.press('button', 'from the start');
+      await person.type('Start time', '0:42');
+      await person.press('button', 'waits for a press');
+      await person.press('button', 'on, muted');
+      // The next is pressed while the editor of the one before is open.
+      await person.press('button', 'then anyone’s videos');
+      await person.press('button', 'Same channel');
+      await person.press('button', 'Copy the code');
+      await waitForText(page, 'Copied');
+      expect(person.acts).toHaveLength(8);
+      const code = await readClipboard(page);
+      expect(code).toMatch(/\?auto=1&amp;hush=1&amp;from=42&amp;after=own"/);
+
+      // What the house does always is asked for once; the next is a paste and a copy.
+      for (const token of ['starts by itself', 'muted', 'then its own channel']) {
+        await press(page, 'button', token);
+        await press(page, 'button', 'Take it into the house style');
+        await page.keyboard.press('Escape');
+      }
+      const next = counted(page);
+      await next.paste(`${host('lanternreel')}/see/f3rryday`);
+      await waitForText(page, 'The ferry at first light');
+      await waitForCode(page, 'hush=1');
+      await next.press('button', 'Copy the code');
+      await until(page, async (before: string) => (await navigator.clipboard.readText()) !== before, code);
+      expect(next.acts).toHaveLength(2);
+      expect(await readClipboard(page)).toMatch(/\?auto=1&amp;hush=1&amp;after=own"/);
+    });
+  });
+
   test('a video begins by itself at 0:42, muted, and ends with its own channel only', async () => {
     const code = await onBench(async (page) => {
       await bringIn(page, `${host('lanternreel')}/see/l0wwalk3?ref=letter`);

@@ -1,32 +1,14 @@
 import type { RequestHandler } from 'express';
 import { z } from 'zod';
-import { textOf } from '../core/many/batch/textOf.ts';
+import { answerText } from './answerText.ts';
 import { guardedFetch, Refused, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
 
 const asked = z.strictObject({ url: z.url({ protocol: /^https?$/ }).max(4000) });
 
-/** Feeds, playlists, transcripts and chapters, under the types that servers give them, which often are wrong. */
+/** Feeds, playlists, transcripts and chapters come under any type of text, and under those of what no server knows. */
 const TEXT: Limits = {
-  types: [
-    'application/rss+xml',
-    'application/atom+xml',
-    'application/feed+json',
-    'application/xspf+xml',
-    'application/xml',
-    'application/json',
-    'application/json+chapters',
-    'application/x-subrip',
-    'application/octet-stream',
-    'audio/mpegurl',
-    'audio/x-mpegurl',
-    'application/vnd.apple.mpegurl',
-    'text/xml',
-    'text/html',
-    'text/plain',
-    'text/vtt',
-    'text/csv',
-  ],
+  types: ['application/', 'text/', 'binary/', 'audio/mpegurl', 'audio/x-mpegurl'],
   size: 10_000_000,
   time: 10_000,
 };
@@ -45,7 +27,7 @@ export function feedRoute(guard: Guard): RequestHandler {
     try {
       const fetched = await guardedFetch(body.data.url, guard, TEXT);
       if (fetched.status !== 200) throw new Refused('noAnswer', String(fetched.status));
-      response.json({ text: textOf(fetched.body).text, address: fetched.url.href } satisfies FeedAnswer);
+      response.json({ text: answerText(fetched), address: fetched.url.href } satisfies FeedAnswer);
     } catch (error) {
       const code = error instanceof Refused ? error.code : 'noAnswer';
       sendProblem(response, 502, { code, detail: 'The feed could not be fetched.' });

@@ -47,7 +47,7 @@ export interface Guard {
 }
 
 export interface Limits {
-  /** Media types that are taken, as beginnings such as `application/json`. Empty for any, whose body is not read. */
+  /** Media types that are taken, as beginnings such as `application/json` or `text/`. Empty for any, whose body is not read. */
   types: readonly string[];
   /** Bytes, after decompression. */
   size: number;
@@ -186,7 +186,11 @@ async function ask(
     return await request(url, {
       dispatcher: agentFor(url, guard),
       signal,
-      headers: { accept: types.join(', ') || '*/*', 'accept-encoding': 'gzip, deflate, br', 'user-agent': 'Refenestra' },
+      headers: {
+        accept: types.map((type) => type.replace(/\/$/, '/*')).join(', ') || '*/*',
+        'accept-encoding': 'gzip, deflate, br',
+        'user-agent': 'Refenestra',
+      },
     });
   } catch (error) {
     throw asRefused(error, signal);
@@ -209,7 +213,8 @@ type Taken = Pick<Fetched, 'status' | 'headers' | 'type' | 'body'>;
 
 async function take(answer: Dispatcher.ResponseData, { types, size }: Limits, signal: AbortSignal): Promise<Taken> {
   const { statusCode: status, headers } = answer;
-  const type = String(headers['content-type'] ?? '')
+  // What says nothing of itself may be anything (RFC 9110, section 8.3).
+  const type = String(headers['content-type'] ?? 'application/octet-stream')
     .split(';')[0]!
     .trim()
     .toLowerCase();

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { endpointFor } from '../core/known/hosts/providers.ts';
 import type { Facts } from '../core/model/item.ts';
 import { bringIn } from '../core/pipeline.ts';
+import { answerText } from './answerText.ts';
 import { factsFrom } from './facts.ts';
 import type { Known } from './known.ts';
 import { type Answers, secondsOf, type Fresh } from './answers.ts';
@@ -75,7 +76,7 @@ export async function resolve(wanted: Asked, { book, team }: Known, guard: Guard
     const values = { url: item.canonical, ...(wanted.maxwidth && { maxwidth: wanted.maxwidth }) };
     const endpoint = parseTemplate(card.oembed.endpoint).expand(values);
     const fetched = await guardedFetch(endpoint, guard, JSON_ANSWER);
-    const data = JSON.parse(String(fetched.body)) as unknown;
+    const data = JSON.parse(answerText(fetched)) as unknown;
     return {
       answer: { facts: factsFrom(data, card.oembed), found: null, refused: null },
       seconds: secondsFor(data, fetched),
@@ -103,7 +104,7 @@ function withParameters(endpoint: string, { url, maxwidth }: Asked): string {
 
 async function resolvePage(wanted: Asked, guard: Guard): Promise<Fresh<Resolved>> {
   const page = await guardedFetch(wanted.url, guard, PAGE);
-  const data = readPageData(String(page.body));
+  const data = readPageData(answerText(page));
   const { json, xml } = data.oembed;
   for (const [link, format] of [
     [json, 'json'],
@@ -121,7 +122,7 @@ const codeAnswer = z.looseObject({ html: z.string().max(LONGEST_CODE).optional()
 /** Asks an oEmbed endpoint; its code is handed on as text, for the reader. */
 async function askEndpoint(address: string, format: 'json' | 'xml', guard: Guard): Promise<Fresh<Resolved>> {
   const fetched = await guardedFetch(address, guard, format === 'json' ? JSON_ANSWER : XML_ANSWER);
-  const text = String(fetched.body);
+  const text = answerText(fetched);
   const data = format === 'json' ? (JSON.parse(text) as unknown) : parseOEmbedXml(text);
   const html = codeAnswer.safeParse(data).data?.html;
   const facts = factsFrom(data, { endpoint: address, duration: { at: 'duration', unit: 's' } });

@@ -2,6 +2,7 @@ import type { RequestHandler } from 'express';
 import { z } from 'zod';
 import { readDescription, readResults, searchAddress, type SearchResult } from '../core/many/search/openSearch.ts';
 import { type Answers, secondsOf, type Fresh } from './answers.ts';
+import { answerText } from './answerText.ts';
 import { guardedFetch, Refused, type Guard, type Limits } from './guard.ts';
 import { sendProblem } from './problems.ts';
 
@@ -53,10 +54,10 @@ export function searchRoute(guard: Guard, answers: Answers<SearchAnswer>, limit:
 
 async function search({ description, words }: z.infer<typeof asked>, guard: Guard): Promise<Fresh<SearchAnswer>> {
   const told = await guardedFetch(description, guard, DESCRIPTION);
-  const url = readDescription(String(told.body));
+  const url = readDescription(answerText(told));
   const address = url && searchAddress(url.template, words);
   if (!url || !address || !URL.canParse(address, told.url)) throw new Refused('wrongType');
   const found = await guardedFetch(new URL(address, told.url).href, guard, RESULTS);
   if (found.status !== 200) throw new Refused('noAnswer', String(found.status));
-  return { answer: { results: readResults(String(found.body), url), refused: null }, seconds: Math.min(60, secondsOf(found)) };
+  return { answer: { results: readResults(answerText(found), url), refused: null }, seconds: Math.min(60, secondsOf(found)) };
 }

@@ -5,7 +5,8 @@ import { z } from 'zod';
  * Plain data, `docs/formats/running-order.md`; the JSON Schema beside it is made from this.
  */
 export const MOST_ENTRIES = 5000;
-const MOST_CUES = 20_000;
+/** A line each second of a long day. */
+export const MOST_CUES = 50_000;
 
 const webAddress = z
   .url({ protocol: /^https?$/ })

@@ -1,5 +1,5 @@
 import { TextField } from '@mui/material';
-import { useState, type ReactElement } from 'react';
+import { useState, type FocusEvent, type ReactElement } from 'react';
 import { colourOf } from '../../../core/model/contrast.ts';
 import { parseValue, writeValue } from '../../../core/model/values.ts';
 import { labelOf } from '../../../messages/labels.ts';
@@ -27,13 +27,21 @@ export function TextValueField({ id, value, set, close, label, first = true }: P
     if (read !== value) setText(written);
   }
   const wrong = text.trim() !== '' && read === undefined;
+  const take = (): void => {
+    if (read !== undefined && read !== value) set(read);
+  };
+  // Whoever goes on somewhere else has done here; another window is not somewhere else.
+  const onBlur = ({ currentTarget, relatedTarget }: FocusEvent): void => {
+    if (document.hasFocus() && !currentTarget.closest('[role="dialog"]')?.contains(relatedTarget)) take();
+  };
   return (
     <form
       id={VALUE_FORM}
+      onBlur={onBlur}
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong) return;
-        if (read !== undefined && read !== value) set(read);
+        take();
         close();
       }}
     >

@@ -50,7 +50,7 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
       data-pointed={shown.pointed}
       aria-haspopup="dialog"
       aria-expanded={shown.open}
-      onClick={() => dispatch(tokenOpened(id))}
+      onClick={() => dispatch(tokenOpened(shown.open ? null : id))}
       onMouseEnter={() => dispatch(pointedAt(id))}
       onMouseLeave={() => dispatch(pointedAt(null))}
       onFocus={() => dispatch(pointedAt(id))}

@@ -1,14 +1,18 @@
-import { Button, Popover, type PopoverActions } from '@mui/material';
-import { useCallback, useRef, type ReactElement } from 'react';
+import { Button, ClickAwayListener, Paper, Popper } from '@mui/material';
+import FocusTrap from '@mui/material/Unstable_TrapFocus';
+import { useCallback, useEffect, useRef, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
 import type { PlanEntry } from '../../../core/model/plan.ts';
 import { isProposed } from '../../../core/known/hosts/card.ts';
+import { offerOf } from '../../../core/known/hosts/offers.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
 import { sayFix } from '../../../messages/settings.ts';
 import { sayState } from '../../../messages/plan.ts';
 import { changed } from '../../state/bench.ts';
-import { selectCard, selectEmbed } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { selectBook, selectCard, selectEmbed } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
+import { AutoplayField } from './AutoplayField.tsx';
 import { FINDER_BUTTON } from './finderButton.ts';
 import { StyleNote } from './StyleNote.tsx';
 import { tokenElementId } from './Token.tsx';
@@ -17,41 +21,74 @@ import { VALUE_FORM } from './valueFieldProps.ts';
 import { t } from '../../../messages/t.ts';
 import { helpOf, labelOf } from '../../../messages/labels.ts';
 
-/** The setting whose token was opened, in place. */
+/** The setting whose token was opened, in place. What lies beside it can be pressed at once: the next token, or the code. */
 export function TokenEditor(): ReactElement | null {
-  const dispatch = useAppDispatch();
   const id = useAppSelector((state) => state.view.open);
+  return id && <EditorSheet key={id} id={id} />;
+}
+
+/** Its token may be laid out only now; where it has none, or is folded away, it is opened where it was found. */
+function anchorOf(id: SettingId): HTMLElement {
+  const token = document.getElementById(tokenElementId(id));
+  return token?.checkVisibility() ? token : document.getElementById(FINDER_BUTTON)!;
+}
+
+function EditorSheet({ id }: { id: SettingId }): ReactElement {
+  const dispatch = useAppDispatch();
+  const store = useStore() as Store;
   const close = (): void => void dispatch(tokenOpened(null));
-  const popover = useRef<PopoverActions>(null);
+  // A press beside it closes it, unless it opened another, or was on its own token, which does so itself.
+  const onClickAway = ({ target }: MouseEvent | TouchEvent): void => {
+    const { open } = store.getState().view;
+    if (open === id && !document.getElementById(tokenElementId(id))?.contains(target as Node)) close();
+  };
+  // In the whole document: what was pressed in it may have gone since, and the focus with it.
+  useEffect(() => {
+    const onKeyDown = ({ key, defaultPrevented }: KeyboardEvent): void => {
+      if (key === 'Escape' && !defaultPrevented) dispatch(tokenOpened(null));
+    };
+    document.addEventListener('keydown', onKeyDown);
+    return () => document.removeEventListener('keydown', onKeyDown);
+  }, [dispatch]);
+  const popper = useRef<{ update: () => unknown }>(null);
   // What is in it may grow, as a picture that was chosen does.
   const watch = useCallback((content: HTMLElement | null) => {
     if (!content) return undefined;
-    const observer = new ResizeObserver(() => popover.current?.updatePosition());
+    const observer = new ResizeObserver(() => void popper.current?.update());
     observer.observe(content);
     return () => observer.disconnect();
   }, []);
-  if (!id) return null;
-  // Its token may be laid out only now; where it has none, or is folded away, it is opened where it was found.
-  const anchor = (): HTMLElement => {
-    const token = document.getElementById(tokenElementId(id));
-    return token?.checkVisibility() ? token : document.getElementById(FINDER_BUTTON)!;
-  };
+  // Whoever was in it goes on at the token; whoever pressed something else stays there.
+  useEffect(
+    () => () => {
+      if (document.activeElement === document.body) anchorOf(id).focus();
+    },
+    [id],
+  );
   return (
-    <Popover
+    <Popper
       open
-      action={popover}
-      anchorEl={anchor}
-      onClose={close}
-      anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
-      transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': labelOf(id) } as object }}
+      anchorEl={() => anchorOf(id)}
+      placement="top-start"
+      popperRef={(made) => void (popper.current = made)}
+      modifiers={WITHIN}
+      className="editor-place"
     >
-      <div ref={watch}>
-        <Editor id={id} close={close} />
-      </div>
-    </Popover>
+      <ClickAwayListener onClickAway={onClickAway}>
+        <Paper role="dialog" aria-label={labelOf(id)} className="editor-sheet">
+          <FocusTrap open disableEnforceFocus disableRestoreFocus>
+            <div ref={watch} tabIndex={-1}>
+              <Editor id={id} close={close} />
+            </div>
+          </FocusTrap>
+        </Paper>
+      </ClickAwayListener>
+    </Popper>
   );
 }
+
+/** Wholly in the window, over what it belongs to where there is no other room. */
+const WITHIN = [{ name: 'preventOverflow', options: { altAxis: true, padding: 8 } }];
 
 function Editor({ id, close }: { id: SettingId; close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
@@ -60,11 +97,18 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
   const embed = useAppSelector(selectEmbed);
   const value = embed?.settings[id];
   const entry = embed?.plan.entries.find((e) => e.setting === id);
+  const withMute = useAppSelector(
+    (state) => id === 'autoplay' && embed !== null && offerOf('mute', embed.item, selectBook(state)) === 'offered',
+  );
   return (
     <div className="editor">
       <h3>{labelOf(id)}</h3>
       <p className="quiet">{helpOf(id)}</p>
-      <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
+      {withMute ? (
+        <AutoplayField />
+      ) : (
+        <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
+      )}
       <CardNote id={id} />
       {entry && <Outcome entry={entry} />}
       <StyleNote id={id} />

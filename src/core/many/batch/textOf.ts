@@ -1,11 +1,12 @@
 /** A text from bytes, and in which encoding it was. `guessed` where it said nothing of it and was no UTF-8. */
 export interface Decoded {
   text: string;
-  encoding: 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
+  /** By its name in the Encoding Standard. */
+  encoding: string;
   guessed: boolean;
 }
 
-const MARKS: readonly (readonly [Decoded['encoding'], readonly number[]])[] = [
+const MARKS: readonly (readonly [string, readonly number[]])[] = [
   ['utf-8', [0xef, 0xbb, 0xbf]],
   ['utf-16le', [0xff, 0xfe]],
   ['utf-16be', [0xfe, 0xff]],

@@ -1,4 +1,4 @@
-import { textOf } from '../batch/textOf.ts';
+import { declaredIn, markupText } from '../batch/markupText.ts';
 
 /** A file as text, and how to make bytes of it again; `encode` gives null for what the encoding of the file cannot hold. */
 export interface FileText {
@@ -9,23 +9,21 @@ export interface FileText {
 
 /** Encodings with one byte a sign, as pages declare them (Encoding Standard, section 4.2). */
 const SINGLE = /^(?:iso-?8859-\d{1,2}|latin1|windows-125\d|cp125\d|koi8-[ru]|us-ascii|ascii|macintosh)$/i;
-/** How far into a file its encoding is looked for (HTML, section 13.2.3.2). */
-const HEAD = 1024;
-const DECLARED = /<meta[^>]{0,200}\bcharset\s*=\s*["']?([\w-]+)|<\?xml[^>]{0,100}\bencoding\s*=\s*["']([\w-]+)/i;
 
 /** The text of a file by its byte order mark, what it declares, or as UTF-8; else as the code page of Western systems. */
 export function decodeFile(bytes: Uint8Array): FileText {
-  const head = String.fromCharCode(...bytes.subarray(0, HEAD));
-  const [, inHtml, inXml] = DECLARED.exec(head) ?? [];
-  const declared = inHtml ?? inXml ?? '';
+  const declared = declaredIn(bytes);
   const marked = bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf;
   // What is declared holds, even where the bytes would pass for something else: so browsers read it.
-  if (!marked && SINGLE.test(declared)) return singleByte(bytes, declared.toLowerCase());
+  if (!marked && declared !== undefined && SINGLE.test(declared)) return singleByte(bytes, declared);
   const utf8 = strictly(bytes);
   if (utf8 !== null) return { text: utf8, encoding: 'utf-8', encode: encodeUtf8 };
-  const { text, encoding } = textOf(bytes);
+  const { text, encoding } = markupText(bytes);
   if (encoding === 'windows-1252') return singleByte(bytes, encoding);
-  return encoding === 'utf-8' ? { text, encoding, encode: () => null } : doubleByte(bytes, encoding);
+  // What stands in other encodings is read, and left as it is.
+  return encoding === 'utf-16le' || encoding === 'utf-16be'
+    ? doubleByte(bytes, encoding)
+    : { text, encoding, encode: () => null };
 }
 
 /** Whether a file that is written anew from its own text has the bytes that it had. */

@@ -37,6 +37,12 @@ describe('a transcript', () => {
       runs(100),
     ));
 
+  test('of ten hours is there to its end', async () => {
+    const all = Array.from({ length: 36_000 }, (_, i): Cue => ({ from: i, until: i + 0.9, text: `line ${i}` }));
+    expect(await readCues(writeVtt(all))).toEqual(all);
+    expect(await readCues(writeSrt(all))).toEqual(all);
+  });
+
   test.each([
     [
       'notes, styles, regions and cues that end before they begin',

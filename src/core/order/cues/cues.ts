@@ -1,8 +1,7 @@
-import { parseText } from 'media-captions';
+import { parseTextStream } from 'media-captions';
 import { wordsOfMarkup } from '../../model/markup/wordsOfMarkup.ts';
-import type { Cue } from '../order.ts';
+import { MOST_CUES, type Cue } from '../order.ts';
 
-const MOST = 20_000;
 /** To the thousandth of a second, which is what the formats have. */
 const exact = (seconds: number): number => Math.round(seconds * 1000) / 1000;
 const VOICE = /^\s*<v(?:\.[^\s>]*)?\s+([^>]{1,120})>/;
@@ -15,18 +14,25 @@ export async function readCues(source: string): Promise<Cue[] | null> {
   const text = source.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
   const vtt = /^WEBVTT(?:[ \t\n]|$)/.test(text);
   if (!vtt && !/^\s*\d+\n\d{1,2}:\d{2}:\d{2}[.,]\d{1,3}\s*-->/.test(text)) return null;
-  const { cues } = await parseText(vtt ? text : text.replace(/(\d{2}:\d{2}:\d{2})\.(\d{1,3})(?=\s*(?:-->|$))/gm, '$1,$2'), {
-    type: vtt ? 'vtt' : 'srt',
-  });
+  const lines = (vtt ? text : text.replace(/(\d{2}:\d{2}:\d{2})\.(\d{1,3})(?=\s*(?:-->|$))/gm, '$1,$2')).split('\n');
+  const { cues } = await parseTextStream(oneByOne(lines), { type: vtt ? 'vtt' : 'srt' });
   return cues
     .filter(({ startTime, endTime }) => startTime >= 0 && endTime > startTime && endTime < 360_000)
     .sort((a, b) => a.startTime - b.startTime)
-    .slice(0, MOST)
+    .slice(0, MOST_CUES)
     .flatMap(({ startTime, endTime, text: held }): Cue[] => {
       const who = VOICE.exec(held)?.[1]?.trim();
       const words = wordsOfMarkup(held).replace(/\s+/g, ' ').trim().slice(0, 2000);
       return words === '' ? [] : [{ from: exact(startTime), until: exact(endTime), text: words, ...(who && { who }) }];
     });
+}
+
+/** Lines as they are asked for: where all wait in a row, some engines move the whole row at each. */
+function oneByOne(lines: readonly string[]): ReadableStream<string> {
+  let at = 0;
+  return new ReadableStream({
+    pull: (controller) => (at < lines.length ? controller.enqueue(lines[at++]!) : controller.close()),
+  });
 }
 
 const clock = (seconds: number, point: string): string => {

@@ -123,6 +123,21 @@ describe('what comes in', () => {
     expect(readOrder(written)!.entries.map(({ media }) => media)).toEqual(['audio', 'video']);
   });
 
+  test('thousands of entries come in, those without an address left out and counted', () => {
+    const each = <Made>(make: (i: number) => Made): Made[] => Array.from({ length: 5000 }, (_, i) => make(i));
+    const feed = each(
+      (i) =>
+        `<item><title>&lt;b&gt;${i}&lt;/b&gt;&lt;script&gt;x()&lt;/script&gt;</title>${i % 3 === 0 ? '' : '<pubDate>later</pubDate>'}` +
+        `${i % 10 === 0 ? '' : `<enclosure url="/${i}.mp3" type="audio/mpeg" length=""/>`}</item>`,
+    );
+    const found = read(feed.join('\n'));
+    expect([found.entries.length, found.left.length]).toEqual([4500, 500]);
+    expect(found.entries.at(-1)).toMatchObject({ address: 'https://pod.example/4999.mp3', title: '4999', day: '' });
+    const tracks = each((i) => `<track><location>https://a.example/${i}</location></track>`).join('');
+    const list = `<playlist version="1" xmlns="http://xspf.org/ns/0/"><trackList>${tracks}</trackList></playlist>`;
+    expect(readOrder(list)!.entries.map(({ address: at }) => at)).toEqual(each((i) => `https://a.example/${i}`));
+  });
+
   test('two entries of one id stay two', () => {
     const found = read(
       '<item><guid>1</guid><link>https://a.example/1</link></item><item><guid>1</guid><link>https://a.example/2</link></item>',
