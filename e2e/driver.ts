@@ -200,8 +200,13 @@ export async function serveForeignPage(code: string): Promise<ForeignPage> {
   const html = code.startsWith('<!doctype')
     ? code.replace('</head>', `${listen}</head>`)
     : `<!doctype html><html lang="en"><title>A page</title>${listen}<body style="max-width:720px">${code}`;
+  return serveText(html, 'text/html; charset=utf-8');
+}
+
+/** A text at an origin of its own, for every page that asks for it. */
+export async function serveText(text: string, type: string): Promise<ForeignPage> {
   const server: Server = createServer((_, response) =>
-    response.setHeader('Content-Type', 'text/html; charset=utf-8').end(html),
+    response.setHeader('Content-Type', type).setHeader('Access-Control-Allow-Origin', '*').end(text),
   ).listen(0);
   await once(server, 'listening');
   return {

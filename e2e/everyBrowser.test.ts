@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, test } from 'vitest';
@@ -7,7 +7,7 @@ import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { newOrder } from '../src/core/order/order.ts';
 import { pageOf } from '../src/core/order/page/page.ts';
 import { readCardFiles, readSites } from '../src/standins/world.ts';
-import { serveForeignPage, startServer, waitFor, type Running } from './driver.ts';
+import { serveForeignPage, serveText, startServer, waitFor, type Running } from './driver.ts';
 import { launchFirefoxPeople } from './firefox.ts';
 import type { People, Person } from './person.ts';
 import { launchWebKit } from './webkit.ts';
@@ -168,6 +168,26 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
     await sees(person, 'All has been played.');
     await person.leave();
     await foreign.stop();
+  });
+
+  test.runIf(name === 'Firefox')('a stream plays in a running order, by the script that its page names', async () => {
+    const assets = join(import.meta.dirname, '../dist/web/assets');
+    const saved = readdirSync(assets).find((file) => /^hls.*\.mjs$/.test(file))!;
+    const script = await serveText(readFileSync(join(assets, saved), 'utf8'), 'text/javascript');
+    const order = newOrder('o', {
+      autoplay: true,
+      streamScript: script.address,
+      entries: [{ id: '1', address: `http://stage.quernhill.localhost:${server.port}/media/mill-stream/stream.m3u8`, from: 13 }],
+    });
+    const book = makeBook(loadCards(readCardFiles(server.address)).cards);
+    const foreign = await serveForeignPage(pageOf(order, { book, site: readSites(server.address)[0]! }).html);
+    const person = await people.visitor();
+    await person.goTo(foreign.address);
+    const stands = (): Promise<number> => person.read<number>(`document.querySelector('video')?.currentTime ?? 0`);
+    await waitFor('the third piece to play', async () => (await stands()) > 13.5);
+    await person.leave();
+    await foreign.stop();
+    await script.stop();
   });
 
   test('what was set is there again after a reload', () =>

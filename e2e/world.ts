@@ -3,11 +3,11 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
 import { WRITTEN_PORT } from '../src/standins/world.ts';
-import { launchBrowser, launchShell } from './browser.ts';
+import { launchShell } from './browser.ts';
 import { find, goTo, newVisitor, startServer, type Running } from './driver.ts';
 
 /** The server and a browser for all tests of a file: the engine alone, or the whole of it. */
-export function useServerAndBrowser(launch: typeof launchShell | typeof launchBrowser = launchShell): {
+export function useServerAndBrowser(launch: () => Promise<Browser> = launchShell): {
   server: Running;
   browser: Browser;
   host: (name: string) => string;

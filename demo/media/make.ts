@@ -80,6 +80,17 @@ async function makeAudio(item: DemoItem): Promise<void> {
   rmSync(sound);
 }
 
+/** Four pieces of six seconds under a manifest (RFC 8216), of a video that is there already. */
+async function makeStream(of: string): Promise<void> {
+  const folder = join(files, 'mill-stream');
+  mkdirSync(folder, { recursive: true });
+  const picture = '-c:v libx264 -profile:v baseline -pix_fmt yuv420p -crf 40 -g 24 -r 4 -c:a aac -b:a 16k -ac 1';
+  const pieces = '-f hls -hls_time 6 -hls_playlist_type vod -hls_segment_type fmp4 -hls_fmp4_init_filename start.mp4';
+  const args = `-y -loglevel error -i ${join(files, of)} -t 24 ${picture} ${pieces} -hls_segment_filename part%d.m4s stream.m3u8`;
+  const [status] = (await once(spawn('ffmpeg', args.split(' '), { stdio: 'inherit', cwd: folder }), 'close')) as [number];
+  if (status !== 0) throw new Error(`ffmpeg ended with ${status} for the stream`);
+}
+
 async function makeCover(page: Page, item: DemoItem): Promise<void> {
   const [width, height] =
     item.kind === 'audio' || item.kind === 'podcast' || item.kind === 'loop'
@@ -111,6 +122,7 @@ try {
     );
     console.log(`${item.id}: ${Math.round(Math.max(...made) / 1024)} kB`);
   }
+  if (wanted.length === 0 || wanted.includes('mill-stream')) await makeStream('sluice-camera.webm');
 } finally {
   await browser.close();
 }

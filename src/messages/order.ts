@@ -13,7 +13,9 @@ const NOTES: Record<PlayNote, string> = {
   startIgnored: t('Its host cannot begin later, so it plays from its own beginning.'),
   clipOverruns: t('Its host can neither stop it nor tell the time, so it plays beyond the end of the clip.'),
   notMuted: t('Its host cannot be muted, so browsers do not let it begin by itself.'),
-  streamNotEverywhere: t('It is a stream, which not every browser plays by itself. Where one does not, visitors get a link.'),
+  streamNotEverywhere: t(
+    'It is a stream. Firefox plays none by itself: visitors get a link there, unless the page has a script for streams.',
+  ),
   notPlayable: t('It cannot be played within a page. It stands there as a link.'),
 };
 

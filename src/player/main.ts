@@ -5,7 +5,7 @@ import type { OrderReport } from '../core/order/proof.ts';
 /** The page itself; or the element before the script, where the player is laid into a page of others. */
 const root: Document | ShadowRoot = document.currentScript?.previousElementSibling?.shadowRoot ?? document;
 /** The script of the page that plays a running order. It asks for nothing before a visitor does. */
-const { words, continuous, loop, first, download, autoplay, volume, entries } = JSON.parse(
+const { words, continuous, loop, first, download, autoplay, volume, streamScript, entries } = JSON.parse(
   root.querySelector('#order')!.textContent,
 ) as PageData;
 const find = <E extends HTMLElement>(selector: string): E => root.querySelector<E>(selector)!;
@@ -19,6 +19,7 @@ const links = [...list.querySelectorAll<HTMLAnchorElement>('li>a[data-i]')];
 let at = first;
 let media: HTMLMediaElement | null = null;
 let frame: HTMLIFrameElement | null = null;
+let stream: StreamPlayer | null = null;
 let done = false;
 let waiting = 0;
 let started = false;
@@ -71,7 +72,8 @@ function stop(): void {
   clearTimeout(waiting);
   stay.hidden = true;
   media?.pause();
-  media = frame = null;
+  stream?.destroy();
+  stream = media = frame = null;
 }
 
 function play(i: number, from?: number): void {
@@ -84,7 +86,8 @@ function play(i: number, from?: number): void {
   const start = from ?? entry.from ?? 0;
   if (entry.plays.by === 'link') return refused();
   if (entry.plays.by === 'frame') return playFrame(entry.plays, start);
-  const element = make(entry.plays.by, { controls: true, src: entry.plays.src });
+  const { by, src, stream: streams } = entry.plays;
+  const element = make(by, { controls: true });
   element.setAttribute('aria-label', entry.title);
   media = element;
   element.volume = volume;
@@ -95,7 +98,32 @@ function play(i: number, from?: number): void {
   element.addEventListener('ended', () => element === media && over());
   element.addEventListener('error', () => element === media && refused());
   stage.replaceChildren(element);
+  if (streams && streamScript && !element.canPlayType('application/vnd.apple.mpegurl'))
+    return void playStream(element, src, streamScript);
+  element.src = src;
   void element.play().catch(() => undefined);
+}
+
+/** What the script for streams is to us: it fetches the pieces, and hands them to the element. */
+interface StreamPlayer {
+  on: (event: 'hlsError', heard: (_: string, error: { fatal: boolean }) => void) => void;
+  loadSource: (address: string) => void;
+  attachMedia: (element: HTMLMediaElement) => void;
+  destroy: () => void;
+}
+
+async function playStream(element: HTMLMediaElement, src: string, script: string): Promise<void> {
+  try {
+    const module = (await import(script)) as { default: new (settings: object) => StreamPlayer };
+    if (element !== media) return;
+    stream = new module.default({ enableWorker: false });
+    stream.on('hlsError', (_, { fatal }) => fatal && element === media && refused());
+    stream.loadSource(src);
+    stream.attachMedia(element);
+    await element.play().catch(() => undefined);
+  } catch {
+    if (element === media) refused();
+  }
 }
 
 function playFrame({ src, allow, ratio, height }: Extract<Plays, { by: 'frame' }>, start: number): void {

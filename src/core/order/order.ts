@@ -71,6 +71,9 @@ export const orderSchema = z.strictObject({
     .max(20)
     .default([])
     .describe('Where else it can be had'),
+  streamScript: webAddress
+    .optional()
+    .describe('The script module that plays streams in browsers that do not play them by themselves'),
   feed: webAddress.optional().describe('The feed that it was made from, and is brought up to date by'),
   seen: z.array(z.string().max(400)).max(20_000).default([]).describe('Ids of the feed that were looked at, taken or not'),
   entries: z.array(entry).max(MOST_ENTRIES),

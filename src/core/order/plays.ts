@@ -16,8 +16,8 @@ export type Reports = Pick<PlayerMessages, 'encoding' | 'event' | 'events'> & {
 
 /** What the page does to play an entry. */
 export type Plays =
-  /** A media file, in an element of our own. */
-  | { by: 'audio' | 'video'; src: string }
+  /** A media file, or a stream of its pieces, in an element of our own. */
+  | { by: 'audio' | 'video'; src: string; stream?: true }
   /** A frame that begins by itself at the clip's start, as far as the host can. */
   | { by: 'frame'; src: string; allow: string; ratio: string; height: number | null; reports: Reports | null }
   /** Nothing that can be played here: a link. */
@@ -55,15 +55,18 @@ const AS_LINK: Played = {
 /** A manifest of HTTP Live Streaming (RFC 8216), which some browsers play by themselves. */
 const STREAM = /\.m3u8$/i;
 
+/** Whether an entry is one, by the ending of its address. */
+export const isStream = ({ address }: Entry): boolean => STREAM.test(new URL(address).pathname);
+
 /** How an entry is played, and what it cannot do; silently where it may begin without a visitor's press. */
 export function playsOf(entry: Entry, book: HostBook, silently = false): Played {
   const item = bringIn(entry.address, book).find((one) => one.item)?.item;
-  const stream = STREAM.test(new URL(entry.address).pathname);
+  const stream = isStream(entry);
   if (!item || item.plain)
     return entry.media === undefined && !stream
       ? AS_LINK
       : {
-          plays: { by: entry.media ?? 'video', src: entry.address },
+          plays: { by: entry.media ?? 'video', src: entry.address, ...(stream && { stream }) },
           notes: stream ? ['streamNotEverywhere'] : [],
           seeks: false,
         };

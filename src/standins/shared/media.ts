@@ -8,6 +8,11 @@ export const fileName = ({ id }: Pick<DemoItem, 'id'>): string => id.replace('/'
 
 /** Media with byte ranges, and covers, as every stand-in serves them. */
 export function serveMedia(router: Router, folder: string): void {
+  // The pieces of a stream are fetched by scripts of other pages.
+  router.use('/media/mill-stream', (_, response, next) => {
+    response.set('Access-Control-Allow-Origin', '*');
+    next();
+  });
   router.use('/media', express.static(join(DEMO_FOLDER, 'media/files'), { fallthrough: false }));
   router.use(
     '/covers',

@@ -1,15 +1,18 @@
 import { Button } from '@mui/material';
-import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { namesMore, orderSchema, withNews, type Entry, type Order } from '../../../core/order/order.ts';
 import { pageOf } from '../../../core/order/page/page.ts';
+import { isStream } from '../../../core/order/plays.ts';
 import { LAYOUT_WORDS, LOOP_WORDS, sayFetched, sayNews, VOLUME_WORDS } from '../../../messages/order.ts';
 import { selectBook, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { removeOrder } from '../../state/removing.ts';
 import { saveOrder } from '../../storage/orders.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { lazily } from '../../ui/lazily.ts';
+import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { AddEntries } from './AddEntries.tsx';
 import { Entries } from './Entries.tsx';
@@ -19,6 +22,8 @@ import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
 import { OrderProof } from './OrderProof.tsx';
 import { t } from '../../../messages/t.ts';
+
+const StreamScript = lazily(() => import('./StreamScript.tsx').then((module) => module.StreamScript), NotLoaded);
 
 const checkOrder = (draft: Order): Order | undefined => orderSchema.safeParse(draft).data;
 
@@ -114,6 +119,11 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
             )}
           </label>
         </div>
+        {draft.entries.some(isStream) && (
+          <Suspense fallback={null}>
+            <StreamScript address={draft.streamScript} set={(streamScript) => change({ streamScript })} />
+          </Suspense>
+        )}
         {page && site && <OrderOut order={shown} page={page} site={site} />}
         {page && site && <OrderChecks order={shown} page={page} site={site} change={alter} />}
         {site && shown.entries.length > 0 && <OrderProof key={shown.id} order={shown} site={site} />}

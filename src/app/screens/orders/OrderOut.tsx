@@ -85,6 +85,14 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
               },
             )}
           </p>
+          {order.streamScript !== undefined && (
+            <p>
+              {rich(
+                'For streams, <code>script-src</code> has the address of their script as well, <code>connect-src</code> where their pieces are, and <code>media-src</code> also <code>blob:</code>.',
+                { code: (inside) => <code>{inside}</code> },
+              )}
+            </p>
+          )}
         </details>
       )}
     </div>

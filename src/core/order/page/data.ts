@@ -12,6 +12,8 @@ export interface PageData {
   /** Begins by itself, without sound. */
   autoplay: boolean;
   volume: number;
+  /** The module that plays streams in browsers that do not. */
+  streamScript?: string | undefined;
   entries: {
     title: string;
     plays: Plays;

@@ -79,9 +79,13 @@ describe('the page', () => {
     expect(played.map(({ plays }) => plays)).toEqual([
       { by: 'audio', src: entries[0]!.address },
       { by: 'audio', src: entries[1]!.address },
-      { by: 'video', src: entries[2]!.address },
+      { by: 'video', src: entries[2]!.address, stream: true },
     ]);
     expect(played.map(({ notes }) => notes)).toEqual([[], [], ['streamNotEverywhere']]);
+    const streamScript = 'https://site.example/stream-player.js';
+    const withScript = pageOf(newOrder('o', { entries, streamScript }), { book, site });
+    expect(withScript.played.map(({ notes }) => notes)).toEqual([[], [], []]);
+    expect(withScript.html).toContain(JSON.stringify(streamScript));
   });
 
   test('of a running order that begins by itself knows each frame without sound too', () => {

@@ -40,6 +40,7 @@ export function pageOf(order: Order, { book, site }: { book: HostBook; site: Sit
     download: order.download,
     autoplay: order.autoplay,
     volume: order.volume,
+    streamScript: order.streamScript,
     entries: order.entries.map(({ title, address, from, until }, i) => ({
       title: title || address,
       plays: played[i]!.plays,
@@ -75,9 +76,15 @@ ${main}<script>${SCRIPT}</script></body></html>
     inline: `<div ${language}><template shadowrootmode="open"><style>${style}</style>
 ${main}</template></div><script>${SCRIPT}</script>
 `,
-    played: order.autoplay ? silent : played,
+    played: (order.autoplay ? silent : played).map((one) => (order.streamScript === undefined ? one : everywhere(one))),
   };
 }
+
+/** With a script for it, a stream plays in every browser. */
+const everywhere = (played: Played): Played => ({
+  ...played,
+  notes: played.notes.filter((note) => note !== 'streamNotEverywhere'),
+});
 
 const frameOf = (played: Played | undefined): string | undefined => (played?.plays.by === 'frame' ? played.plays.src : undefined);
 
