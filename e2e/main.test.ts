@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, type, useBench, waitForCode } from './bench.ts';
 import {
   allowClipboard,
+  find,
   paste,
   press,
   publish as publishIn,
@@ -80,6 +81,15 @@ describe('from a share link to a page that behaves', () => {
       await until(page, async (before: string) => (await navigator.clipboard.readText()) !== before, code);
       expect(next.acts).toHaveLength(2);
       expect(await readClipboard(page)).toMatch(/\?auto=1&amp;hush=1&amp;after=own"/);
+
+      // What is typed holds for whoever goes on without a word, and an editor that is open keeps nobody on the screen.
+      await press(page, 'button', 'from the start');
+      await find(page, 'textbox', 'Start time');
+      await page.keyboard.type('0:07');
+      await press(page, 'button', 'then its own channel');
+      await waitForCode(page, 'from=7');
+      await press(page, 'link', 'Shelf');
+      await find(page, 'heading', 'Shelf');
     });
   });
 

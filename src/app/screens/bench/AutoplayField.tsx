@@ -8,22 +8,35 @@ import { changed } from '../../state/bench.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
-/** Browsers let begin by itself only what is muted: the two are chosen in one press. */
-const WAYS: readonly { way: string; words: string; change: SettingsFix }[] = [
-  { way: 'muted', words: t('on, muted'), change: { autoplay: 'on', mute: 'on' } },
-  { way: 'on', words: sayOption('autoplay', 'on'), change: { autoplay: 'on', mute: null } },
-  { way: 'off', words: sayOption('autoplay', 'off'), change: { autoplay: 'off' } },
-];
+type Way = 'muted' | 'on' | 'off';
 
+const WORDS: Readonly<Record<Way, string>> = {
+  muted: t('on, muted'),
+  on: sayOption('autoplay', 'on'),
+  off: sayOption('autoplay', 'off'),
+};
+
+/** Browsers let begin by itself only what is muted: the two are chosen in one press, and taken back in one. */
 export function AutoplayField(): ReactElement {
   const dispatch = useAppDispatch();
   const { autoplay, mute } = useAppSelector((state) => selectEmbed(state)?.settings) ?? {};
   const way = autoplay === 'on' && mute === 'on' ? 'muted' : autoplay;
+  const choose = (next: Way): void => {
+    const change: SettingsFix =
+      next === 'muted' ? { autoplay: 'on', mute: 'on' } : { autoplay: next, ...(way === 'muted' && { mute: null }) };
+    dispatch(changed({ change }));
+  };
   return (
-    <ToggleButtonGroup exclusive size="small" value={way ?? null} aria-label={labelOf('autoplay')}>
-      {WAYS.map((one) => (
-        <ToggleButton key={one.way} value={one.way} onClick={() => dispatch(changed({ change: one.change }))}>
-          {one.words}
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      value={way ?? null}
+      aria-label={labelOf('autoplay')}
+      onChange={(_, next: Way | null) => next && choose(next)}
+    >
+      {(Object.keys(WORDS) as Way[]).map((one) => (
+        <ToggleButton key={one} value={one}>
+          {WORDS[one]}
         </ToggleButton>
       ))}
     </ToggleButtonGroup>

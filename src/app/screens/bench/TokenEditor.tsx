@@ -27,10 +27,13 @@ export function TokenEditor(): ReactElement | null {
   return id && <EditorSheet key={id} id={id} />;
 }
 
-/** Its token may be laid out only now; where it has none, or is folded away, it is opened where it was found. */
-function anchorOf(id: SettingId): HTMLElement {
+/**
+ * Its token may be laid out only now; where it has none, or is folded away, it is opened where it was found. Null once the
+ * Bench has been left.
+ */
+function anchorOf(id: SettingId): HTMLElement | null {
   const token = document.getElementById(tokenElementId(id));
-  return token?.checkVisibility() ? token : document.getElementById(FINDER_BUTTON)!;
+  return token?.checkVisibility() ? token : document.getElementById(FINDER_BUTTON);
 }
 
 function EditorSheet({ id }: { id: SettingId }): ReactElement {
@@ -61,14 +64,14 @@ function EditorSheet({ id }: { id: SettingId }): ReactElement {
   // Whoever was in it goes on at the token; whoever pressed something else stays there.
   useEffect(
     () => () => {
-      if (document.activeElement === document.body) anchorOf(id).focus();
+      if (document.activeElement === document.body) anchorOf(id)?.focus();
     },
     [id],
   );
   return (
     <Popper
       open
-      anchorEl={() => anchorOf(id)}
+      anchorEl={() => anchorOf(id)!}
       placement="top-start"
       popperRef={(made) => void (popper.current = made)}
       modifiers={WITHIN}

@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import { describe, expect, test } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import { changed } from '../../state/bench.ts';
 import { selectEmbed } from '../../state/selectors.ts';
 import { settingsListed } from '../../state/view.ts';
@@ -34,6 +34,39 @@ describe('a token', () => {
     expect(settingsOf(store).mute).toBeUndefined();
     await user.click(editor.getByRole('button', { name: 'Done' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  });
+
+  test('is pressed while the editor of another is open; muted autoplay is set and taken back in one press', async () => {
+    const store = storeWith(VIDEO);
+    const user = renderIn(
+      store,
+      <>
+        <button id={FINDER_BUTTON} />
+        <Token id="start" />
+        <Token id="autoplay" />
+        <TokenEditor />
+      </>,
+    );
+    const token = (id: string) => document.getElementById(`token-${id}`)!;
+    // The window is looked at all the while, which this document knows only between two presses.
+    vi.spyOn(document, 'hasFocus').mockReturnValue(true);
+    await user.click(token('start'));
+    await user.type(screen.getByRole('textbox'), '0:42');
+    await user.click(token('autoplay'));
+    // What was typed is taken by whoever goes on.
+    expect(settingsOf(store).start).toBe(42);
+    const option = (name: string) => within(screen.getByRole('dialog', { name: 'Autoplay' })).getByRole('button', { name });
+    await user.click(option('on, muted'));
+    expect(settingsOf(store)).toMatchObject({ autoplay: 'on', mute: 'on' });
+    expect(option('on, muted').getAttribute('aria-pressed')).toBe('true');
+    await user.click(option('off'));
+    expect([settingsOf(store).autoplay, settingsOf(store).mute]).toEqual(['off', undefined]);
+    await user.keyboard('{Escape}');
+    expect(screen.queryByRole('dialog')).toBeNull();
+    await user.click(token('start'));
+    await user.click(token('start'));
+    expect(screen.queryByRole('dialog')).toBeNull();
+    vi.restoreAllMocks();
   });
 
   test('tells in words where the host does not do it', () => {
