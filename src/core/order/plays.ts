@@ -56,7 +56,7 @@ const AS_LINK: Played = {
 const STREAM = /\.m3u8$/i;
 
 /** Whether an entry is one, by the ending of its address. */
-export const isStream = ({ address }: Entry): boolean => STREAM.test(new URL(address).pathname);
+export const isStream = ({ address }: Pick<Entry, 'address'>): boolean => STREAM.test(new URL(address).pathname);
 
 /** How an entry is played, and what it cannot do; silently where it may begin without a visitor's press. */
 export function playsOf(entry: Entry, book: HostBook, silently = false): Played {

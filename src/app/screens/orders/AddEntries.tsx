@@ -1,8 +1,8 @@
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';
-import { bringIn } from '../../../core/pipeline.ts';
 import { entryOfEmbed } from '../../../core/keeping/shelf/asEntry.ts';
+import { fromText } from '../../../core/order/fromText.ts';
 import { entryOf, type Entry } from '../../../core/order/order.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
@@ -42,7 +42,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
   const [kind, setKind] = useState('');
   const [site, setSite] = useState('');
   const embeds = useLiveQuery(listEmbeds) ?? [];
-  const links = bringIn(text, book).flatMap(({ item }) => (item ? [item] : []));
+  const links = fromText(text, book);
   const wanted = text.trim().toLowerCase();
   const held = new Set(entries.map(({ address }) => address));
   const shelf =
@@ -89,19 +89,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
         />
       </label>
       {links.length > 0 && (
-        <Button
-          variant="contained"
-          onClick={() =>
-            take(
-              links.map(({ canonical, settings }) =>
-                made(canonical, '', {
-                  ...(typeof settings.start === 'number' && { from: settings.start }),
-                  ...(typeof settings.end === 'number' && { until: settings.end }),
-                }),
-              ),
-            )
-          }
-        >
+        <Button variant="contained" onClick={() => take(links.map(({ address, ...clip }) => made(address, '', clip)))}>
           {links.length === 1 ? t('Add this link') : t('Add these {count} links', { count: links.length })}
         </Button>
       )}

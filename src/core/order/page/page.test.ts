@@ -6,6 +6,7 @@ import { loadCards } from '../../known/hosts/loadCards.ts';
 import { makeBook } from '../../known/hosts/book.ts';
 import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../../standins/world.ts';
 import { newOrder, withNews, type Order } from '../order.ts';
+import { fromText } from '../fromText.ts';
 import { pageOf } from './page.ts';
 import { createHash } from 'node:crypto';
 import { SCRIPT, SCRIPT_HASH } from './script.ts';
@@ -86,6 +87,16 @@ describe('the page', () => {
     const withScript = pageOf(newOrder('o', { entries, streamScript }), { book, site });
     expect(withScript.played.map(({ notes }) => notes)).toEqual([[], [], []]);
     expect(withScript.html).toContain(JSON.stringify(streamScript));
+  });
+
+  test('comes of a text with links: items with their clips, files and streams', () => {
+    const [stream, file] = ['https://media.example/live/master.m3u8', 'https://media.example/talk.mp3'];
+    const text = `http://lanternreel.localhost:4600/see/k7wq2m9d?at=12s\n${stream}\n${file}`;
+    expect(fromText(text, book)).toEqual([
+      { address: 'http://lanternreel.localhost:4600/see/k7wq2m9d', from: 12 },
+      { address: stream },
+      { address: file },
+    ]);
   });
 
   test('of a running order that begins by itself knows each frame without sound too', () => {
