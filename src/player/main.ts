@@ -1,6 +1,8 @@
 import type { PageData } from '../core/order/page/data.ts';
 import type { Plays } from '../core/order/plays.ts';
 import type { OrderReport } from '../core/order/proof.ts';
+import { dataOf, pick } from './messages.ts';
+import { playsStreams, streamInto, type StreamPlayer } from './stream.ts';
 
 /** The page itself; or the element before the script, where the player is laid into a page of others. */
 const root: Document | ShadowRoot = document.currentScript?.previousElementSibling?.shadowRoot ?? document;
@@ -98,32 +100,19 @@ function play(i: number, from?: number): void {
   element.addEventListener('ended', () => element === media && over());
   element.addEventListener('error', () => element === media && refused());
   stage.replaceChildren(element);
-  if (streams && streamScript && !element.canPlayType('application/vnd.apple.mpegurl'))
-    return void playStream(element, src, streamScript);
+  if (streams && streamScript && !playsStreams(element)) return void playStream(element, src, streamScript);
   element.src = src;
   void element.play().catch(() => undefined);
 }
 
-/** What the script for streams is to us: it fetches the pieces, and hands them to the element. */
-interface StreamPlayer {
-  on: (event: 'hlsError', heard: (_: string, error: { fatal: boolean }) => void) => void;
-  loadSource: (address: string) => void;
-  attachMedia: (element: HTMLMediaElement) => void;
-  destroy: () => void;
-}
-
 async function playStream(element: HTMLMediaElement, src: string, script: string): Promise<void> {
-  try {
-    const module = (await import(script)) as { default: new (settings: object) => StreamPlayer };
-    if (element !== media) return;
-    stream = new module.default({ enableWorker: false });
-    stream.on('hlsError', (_, { fatal }) => fatal && element === media && refused());
-    stream.loadSource(src);
-    stream.attachMedia(element);
-    await element.play().catch(() => undefined);
-  } catch {
-    if (element === media) refused();
-  }
+  const gone = (): void => void (element === media && refused());
+  const player = await streamInto(element, { src, script, refused: gone }).catch(gone);
+  if (!player) return;
+  // Another was chosen meanwhile.
+  if (element !== media) return player.destroy();
+  stream = player;
+  void element.play().catch(() => undefined);
 }
 
 function playFrame({ src, allow, ratio, height }: Extract<Plays, { by: 'frame' }>, start: number): void {
@@ -139,25 +128,6 @@ function playFrame({ src, allow, ratio, height }: Extract<Plays, { by: 'frame' }
   // What the address says already is not asked for again.
   wanted = start === entries[at]!.from && !entries[at]!.seeks ? 0 : start;
   stage.replaceChildren(frame);
-}
-
-/** What stands at a path with dots. */
-const pick = (data: unknown, path: string): unknown =>
-  path
-    .split('.')
-    .reduce<unknown>(
-      (value, key) => (value && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined),
-      data,
-    );
-
-function dataOf(encoding: string, message: unknown): unknown {
-  if (encoding === 'object' || typeof message !== 'string') return message;
-  if (encoding === 'text') return message.split(' ', 40).map((word) => (/^-?\d+(\.\d+)?$/.test(word) ? Number(word) : word));
-  try {
-    return JSON.parse(message);
-  } catch {
-    return undefined;
-  }
 }
 
 addEventListener('message', ({ source, data }) => {
