@@ -1,6 +1,7 @@
 import { Button, TextField } from '@mui/material';
 import script from 'hls.js/dist/hls.light.min.mjs?url';
 import { useState, type ReactElement } from 'react';
+import { orderSchema } from '../../../core/order/order.ts';
 import { t } from '../../../messages/t.ts';
 import { saveFile } from '../../ui/files.ts';
 
@@ -39,5 +40,4 @@ export function StreamScript({ address, set }: Props): ReactElement {
   );
 }
 
-const isWebAddress = (text: string): boolean =>
-  URL.canParse(text) && /^https?:$/.test(new URL(text).protocol) && text.length <= 4000;
+const isWebAddress = (text: string): boolean => orderSchema.shape.streamScript.safeParse(text).success;
