@@ -2,6 +2,7 @@ import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { sayCardProblem } from '../src/messages/library.ts';
+import { inLanguage, wordsOf } from '../src/core/known/hosts/inLanguage.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { atOrigin, readCardFiles, readItems, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 
@@ -15,6 +16,17 @@ describe('the sample world', () => {
     const { cards, problems } = loadCards(readCardFiles(WRITTEN_ORIGIN));
     expect(problems.map(sayCardProblem)).toEqual([]);
     expect(new Set(items.map((item) => item.host))).toEqual(new Set(cards.map((card) => card.id)));
+  });
+
+  test('says in German all that its cards say in words', () => {
+    const { cards } = loadCards(readCardFiles(WRITTEN_ORIGIN));
+    for (const card of cards) {
+      expect(Object.keys(card.said.de ?? {}), card.id).toEqual(wordsOf(card));
+      const { said, ...told } = inLanguage(card, 'de');
+      expect(JSON.stringify(told)).not.toBe(JSON.stringify({ ...card, said: undefined }));
+      expect(wordsOf({ ...told, said })).toEqual([...new Set(Object.values(card.said.de!))]);
+      expect(inLanguage(card, 'fr')).toBe(card);
+    }
   });
 
   test('has three sites of different columns', () => {

@@ -39,6 +39,27 @@ test.each([
   expect(cli(['--help'], '', env).stdout).toMatch(help);
 });
 
+test.each([
+  [
+    ['embed', '--sat', 'x'],
+    /^There is no option --sat\. Did you mean --set\?\n$/,
+    /^Die Option --sat gibt es nicht\. Meinten Sie --set\?\n$/,
+  ],
+  [['embed', '--set'], /^--set <name=value> needs a value\.\n$/, /^--set <Name=Wert> braucht einen Wert\.\n$/],
+  [['batch'], /^Say which file\.\n$/, /^Es fehlt: Datei\.\n$/],
+  [['read', 'two', 'words'], /^That is 2 where 1 can be used/, /^Angegeben sind 2, gebraucht wird 1/],
+  [['embid'], /^There is no command embid\. Did you mean embed\?\n$/, /^Den Befehl embid gibt es nicht\. Meinten Sie embed\?\n$/],
+])('wrong use is told in either language: %j', (args, english, german) => {
+  expect(cli(args)).toMatchObject({ status: 2, stderr: expect.stringMatching(english) as string });
+  expect(cli(args, '', { LC_ALL: 'de_DE.UTF-8' })).toMatchObject({ status: 2, stderr: expect.stringMatching(german) as string });
+});
+
+test('help has no English word left in German', () => {
+  const { stdout } = cli(['order', '--help'], '', { LC_ALL: 'de_DE.UTF-8' });
+  expect(stdout).toMatch(/^Aufruf: refenestra order \[Optionen\] <Quelle>/);
+  expect(stdout).not.toMatch(/default|options\]|<file>|<source>|Usage/);
+});
+
 describe('embed', () => {
   test('--json prints one object with item, plan, code and findings', () => {
     const { status, stdout } = cli(['embed', '--set', 'start=42', '--set', 'mute=on', '--json', LINK]);

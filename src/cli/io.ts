@@ -3,9 +3,11 @@ import { text as readAll } from 'node:stream/consumers';
 import type { z } from 'zod';
 import { textOf } from '../core/many/batch/textOf.ts';
 import { readJson as parseJson } from '../core/model/json.ts';
+import { inLanguage } from '../core/known/hosts/inLanguage.ts';
 import { makeBook, type HostBook } from '../core/known/hosts/book.ts';
 import { siteSchema, type Site } from '../core/model/site.ts';
 import { loadCards } from '../core/known/hosts/loadCards.ts';
+import { language } from '../messages/language.ts';
 import { sayCardProblem } from '../messages/library.ts';
 import { originFrom, readCardFiles, readFolder, readSites } from '../standins/world.ts';
 import { t } from '../messages/t.ts';
@@ -49,7 +51,7 @@ export function loadFolder(folder: string | undefined): ReturnType<typeof loadCa
 export function openBook(folder: string | undefined): HostBook {
   const { cards, problems } = loadFolder(folder);
   problems.forEach((problem) => console.error(sayCardProblem(problem)));
-  return makeBook(cards);
+  return makeBook(cards.map((card) => inLanguage(card, language())));
 }
 
 /** The site that a file describes. */

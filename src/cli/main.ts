@@ -12,19 +12,15 @@ import type { order } from './order.ts';
 import type { sweep } from './sweep.ts';
 import type { teach } from './teach.ts';
 import { read } from './read.ts';
+import { HELP, OUTPUT } from './words.ts';
 import { t } from '../messages/t.ts';
 import { labelOf, helpOf, formLabelOf, formHelpOf } from '../messages/labels.ts';
 
 /** The command line: a thin face over the core. Exit 0 done, 1 not recognised or a check failed, 2 wrong use. */
-const HEADINGS: Readonly<Record<string, string>> = {
-  'Usage:': t('Usage:'),
-  'Arguments:': t('Arguments:'),
-  'Options:': t('Options:'),
-  'Commands:': t('Commands:'),
-};
 const program = new Command('refenestra')
   .description(t('Turns share links and embed codes into embed code.'))
-  .configureHelp({ styleTitle: (heading) => HEADINGS[heading] ?? heading })
+  .configureHelp(HELP)
+  .configureOutput(OUTPUT)
   .helpOption('-h, --help', t('shows this help'))
   .helpCommand('help [command]', t('shows the help of a command'))
   .exitOverride();

@@ -1,6 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { makeBook, type HostBook } from '../../core/known/hosts/book.ts';
 import { nextStep, type NextStep } from '../../core/proof/nextStep.ts';
+import { inLanguage } from '../../core/known/hosts/inLanguage.ts';
 import { stationsOf } from '../../core/known/hosts/stations.ts';
 import { compareCodes } from '../../core/live/compare.ts';
 import { canKeep } from '../../core/live/keep.ts';
@@ -13,6 +14,7 @@ import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/keeping/shelf/embedOf.ts';
 import { datesAhead, settingsWith } from '../../core/keeping/shelf/work.ts';
 import { styleFor, type HouseStyle } from '../../core/known/styles/style.ts';
+import { language } from '../../messages/language.ts';
 import { PREVIEW } from '../preview.ts';
 import { shownAs, USUAL_FORM, type CodeFormId } from '../../core/steps/write/forms/list.ts';
 import type { Settings } from '../../core/known/settings/list.ts';
@@ -27,7 +29,9 @@ export const selectCards = createSelector(
   [(state: State) => selectGiven(state).cards, (state: State) => state.world.ownCards],
   (ours, own) => [...ours.filter(({ id }) => !own.some((card) => card.id === id)), ...own],
 );
-export const selectBook = createSelector([selectCards], makeBook);
+/** The same in the language of the reader: for showing, while cards as they are given are kept and exported. */
+export const selectToldCards = createSelector([selectCards], (cards) => cards.map((card) => inLanguage(card, language())));
+export const selectBook = createSelector([selectToldCards], makeBook);
 
 /** Everything found in the text. */
 export const selectFound = createSelector([selectText, selectBook], bringIn);

@@ -1,5 +1,6 @@
-import { Annotation, type EditorState, type Extension } from '@codemirror/state';
+import { Annotation, EditorState, type Extension } from '@codemirror/state';
 import { EditorView } from '@codemirror/view';
+import { t } from '../../messages/t.ts';
 import { useEffect, useRef, type RefObject } from 'react';
 
 /** A change that came from outside is no edit of whoever types. */
@@ -30,6 +31,14 @@ export function styleNonce(): Extension[] {
   const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
   return nonce ? [EditorView.cspNonce.of(nonce)] : [];
 }
+
+/** What the editor itself says, in the language of the reader: its own words, each by the English of the package. */
+export const sayInEditor = (): Extension =>
+  EditorState.phrases.of({
+    Completions: t('Suggestions'),
+    'Control character': t('Control character'),
+    'Selection deleted': t('Selection deleted'),
+  });
 
 /** Keys of an undo that is not the editor’s own, but goes over more than its text. */
 export function undoKeys({ undo, redo }: { undo: () => void; redo: () => void }): { key: string; run: () => boolean }[] {

@@ -4,7 +4,7 @@ import { useDeferredValue, useEffect, useState, useSyncExternalStore, type React
 import { useStore } from 'react-redux';
 import { batchOf, findBatch, keepBatch, type KeptBatch } from '../../batch/run.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
-import { selectCards, selectSites, selectStyles } from '../../state/selectors.ts';
+import { selectToldCards, selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { BatchInput } from './BatchInput.tsx';
 import { BatchRows } from './BatchRows.tsx';
@@ -46,7 +46,7 @@ export function Batch(): ReactElement {
       forAll,
       asks,
       site: next.site || sites[0]?.id || '',
-      cards: selectCards(world),
+      cards: selectToldCards(world),
       providers: world.world.providers,
       sites,
       styles: selectStyles(world),

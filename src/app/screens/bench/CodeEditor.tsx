@@ -11,7 +11,7 @@ import type { CodeRange } from '../../../core/model/code.ts';
 import type { Origin } from '../../../core/model/plan.ts';
 import { breaksIn } from './codeLines.ts';
 import type { CodeTrouble } from './codeTroubles.ts';
-import { fromOutside, styleNonce, undoKeys, useEditor } from '../../ui/useEditor.ts';
+import { fromOutside, sayInEditor, styleNonce, undoKeys, useEditor } from '../../ui/useEditor.ts';
 import { t } from '../../../messages/t.ts';
 
 export interface CodeEditorProps {
@@ -134,6 +134,7 @@ function stateFor(latest: { current: CodeEditorProps }): EditorState {
     doc: latest.current.text,
     extensions: [
       ...styleNonce(),
+      sayInEditor(),
       // Undo is that of the whole Bench, so it goes before the editor's own keys.
       keymap.of([...undoKeys({ undo: () => latest.current.undo(), redo: () => latest.current.redo() }), ...defaultKeymap]),
       EditorView.lineWrapping,

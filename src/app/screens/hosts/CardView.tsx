@@ -5,6 +5,8 @@ import { useNavigate } from 'react-router';
 import type { HostCard } from '../../../core/known/hosts/card.ts';
 import { honourOf } from '../../../core/known/hosts/honours.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
+import { inLanguage } from '../../../core/known/hosts/inLanguage.ts';
+import { language } from '../../../messages/language.ts';
 import { saySpelt } from '../../../messages/teach.ts';
 import { freeId, keepCards } from '../../state/ownCards.ts';
 import { removeCard } from '../../state/removing.ts';
@@ -18,16 +20,17 @@ import { Turning } from './Turning.tsx';
 import { t } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
 
-/** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
 /** Who keeps a card. */
 export type Whose = 'own' | 'team' | 'shipped';
 
 const WHOSE: Record<Whose, string> = { own: t('your own card'), team: t('the team’s card'), shipped: t('came with Refenestra') };
 
+/** One card: how its links turn into frame addresses, what the host honours, and what it asks for. */
 export function CardView({ card, whose }: { card: HostCard; whose: Whose }): ReactElement {
   const own = whose === 'own';
   const [tried, setTried] = useState('');
   const book = useAppSelector(selectBook);
+  const told = inLanguage(card, language());
   return (
     <>
       <header className="card-head">
@@ -37,7 +40,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
       </header>
       <h3>{t('From link to frame')}</h3>
       <ul className="turnings">
-        {examplesOf(card).map(([example, words]) => (
+        {examplesOf(told).map(([example, words]) => (
           <Turning key={example} text={example} words={words} host={card.id} book={book} />
         ))}
       </ul>
@@ -51,8 +54,8 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
         </ul>
       )}
       <h3>{t('Settings')}</h3>
-      <SettingsTable card={card} />
-      <Conditions card={card} />
+      <SettingsTable card={told} />
+      <Conditions card={told} />
       {own && <Listen card={card} />}
       {own && <TryIt card={card} />}
       <Proof card={card} />

@@ -3,7 +3,7 @@ import { useDeferredValue, useState, useSyncExternalStore, type ReactElement } f
 import { useStore } from 'react-redux';
 import { NO_RULES, type Rules } from '../../../core/many/sweep/rules.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
-import { selectCards, selectSites, selectStyles } from '../../state/selectors.ts';
+import { selectToldCards, selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { sweepOf, type OpenedSite } from '../../sweep/run.ts';
 import { SitePick } from '../../ui/SitePick.tsx';
@@ -23,7 +23,7 @@ export function Sweep(): ReactElement {
     const world = store.getState();
     run.begin(
       {
-        cards: selectCards(world),
+        cards: selectToldCards(world),
         site: forSite,
         style: forSite ? selectStyles(world)[forSite.id] : undefined,
         rules,

@@ -268,6 +268,13 @@ export const cardSchema = z
     settings: z.partialRecord(settingId, z.union([honoured, byOrigin, gone])).default({}),
     packs: z.record(word, pack).default({}).describe('Parameters that hold several settings'),
     tracking: z.array(z.string()).default([]),
+    said: z
+      .record(
+        z.string().regex(/^[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*$/, 'a language is a tag such as de or pt-BR (BCP 47)'),
+        z.record(sentence, sentence),
+      )
+      .default({})
+      .describe('The words of the card in other languages: as they stand in it → the same in that language'),
     search: z
       .strictObject({
         description: z

@@ -9,7 +9,7 @@ import { tags } from '@lezer/highlight';
 import { useEffect, useImperativeHandle, type ReactElement, type Ref } from 'react';
 import type { PlacedProblem } from './cardText.ts';
 import { completionsAt } from './completions.ts';
-import { fromOutside, styleNonce, undoKeys, useEditor } from '../../../ui/useEditor.ts';
+import { fromOutside, sayInEditor, styleNonce, undoKeys, useEditor } from '../../../ui/useEditor.ts';
 import { t } from '../../../../messages/t.ts';
 
 export interface CardJsonHandle {
@@ -84,6 +84,7 @@ function stateFor(latest: { current: Props }): EditorState {
     doc: latest.current.text,
     extensions: [
       ...styleNonce(),
+      sayInEditor(),
       autocompletion({ override: [complete], icons: false }),
       // Undo is that of drawing and text together, so it goes before the editor's own keys.
       keymap.of([
