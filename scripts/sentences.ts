@@ -19,6 +19,10 @@ export interface Said {
   readonly values: readonly string[] | null;
 }
 
+/** Schemas say what is wrong in the second place of these, or as a message. */
+const REFINES = new Set(['regex', 'refine']);
+const REASONS = new Set(['message', 'why']);
+
 const isLiteral = (node: ts.Node): node is ts.StringLiteralLike => ts.isStringLiteralLike(node);
 
 /** Catalogues are by screen; what several screens say is in that of their folder. */
@@ -45,9 +49,34 @@ const namesItself = (node: ts.Node): boolean =>
   ts.isCallExpression(node.parent.parent) &&
   DEFINES.test(node.parent.parent.expression.getText());
 
+/** What stands in a place of a message: texts, also of constants of the file and of both ends of a choice; values as names. */
+function* reasonsIn(node: ts.Node | undefined, constants: ReadonlyMap<string, string>): Generator<string> {
+  if (!node) return;
+  if (isLiteral(node)) yield node.text;
+  else if (ts.isTemplateExpression(node))
+    yield [node.head.text, ...node.templateSpans.map(({ literal }) => literal.text)].join('{name}');
+  else if (ts.isConditionalExpression(node)) for (const end of [node.whenTrue, node.whenFalse]) yield* reasonsIn(end, constants);
+  else if (constants.has(node.getText())) yield constants.get(node.getText())!;
+}
+
+/** Why a schema of the core refuses a value: said where it is shown. */
+function* refusalsIn(source: ts.SourceFile): Generator<string> {
+  const constants = new Map<string, string>();
+  for (const node of walk(source)) {
+    if (ts.isVariableDeclaration(node) && node.initializer && isLiteral(node.initializer))
+      constants.set(node.name.getText(), node.initializer.text);
+    if (ts.isCallExpression(node) && ts.isPropertyAccessExpression(node.expression) && REFINES.has(node.expression.name.text))
+      yield* reasonsIn(node.arguments[1], constants);
+    if (ts.isPropertyAssignment(node) && REASONS.has(node.name.getText())) yield* reasonsIn(node.initializer, constants);
+  }
+}
+
 function* saidIn(file: string, text: string): Generator<Said> {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const room = roomOf(file);
+  // What has no space is a code.
+  if (room === 'core')
+    for (const english of refusalsIn(source)) if (english.includes(' ')) yield { english, room, call: 't', values: null };
   for (const node of walk(source)) {
     if (namesItself(node) && isLiteral((node as ts.PropertyAssignment).initializer))
       yield {

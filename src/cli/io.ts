@@ -10,6 +10,7 @@ import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { language } from '../messages/language.ts';
 import { sayCardProblem } from '../messages/library.ts';
 import { originFrom, readCardFiles, readFolder, readSites } from '../standins/world.ts';
+import { sayProblem } from '../messages/problems.ts';
 import { t } from '../messages/t.ts';
 
 /** The command was given something that it cannot use; the message says what would be right. */
@@ -63,7 +64,8 @@ export const sampleSite = (): Site => readSites(origin())[0]!;
 /** What a JSON file describes, checked, or a usage error that says where it is not right. */
 export function readJson<Value>(file: string, { what, schema }: { what: string; schema: z.ZodType<Value> }): Value {
   const data = parseJson(readFileOrSay(file, what));
-  if ('wrong' in data) throw new UsageError(t('The {what} {file} cannot be used: {wrong}.', { what, file, wrong: data.wrong }));
+  if ('wrong' in data)
+    throw new UsageError(t('The {what} {file} cannot be used: {wrong}.', { what, file, wrong: sayProblem(data.wrong) }));
   const result = schema.safeParse(data.value);
   if (result.success) return result.data;
   const [issue] = result.error.issues;
@@ -72,7 +74,7 @@ export function readJson<Value>(file: string, { what, schema }: { what: string; 
       what,
       file,
       path: issue!.path.join('.') || t('its top'),
-      issue: issue!.message,
+      issue: sayProblem(issue!.message),
     }),
   );
 }

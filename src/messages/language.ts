@@ -1,3 +1,4 @@
+import { config } from 'zod';
 import type { Catalogue } from './catalogue.ts';
 
 /** The languages that Refenestra speaks, each by its own name. */
@@ -7,7 +8,11 @@ export type Language = keyof typeof LANGUAGES;
 
 /** Catalogues by language; English stands in the code itself and needs none. */
 const CATALOGUES: { readonly [Of in Exclude<Language, 'en'>]: () => Promise<Catalogue> } = {
-  de: async () => (await import('./de/german.ts')).GERMAN,
+  de: async () => {
+    const [{ GERMAN }, { default: ofZod }] = await Promise.all([import('./de/german.ts'), import('zod/v4/locales/de.js')]);
+    config(ofZod());
+    return GERMAN;
+  },
 };
 
 interface Spoken {

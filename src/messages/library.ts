@@ -2,6 +2,7 @@ import type { CardProblem } from '../core/known/hosts/loadCards.ts';
 import type { CardChange, CardRefusal, LibraryRefusal, LibraryStep } from '../core/known/hosts/library.ts';
 import { isSettingId } from '../core/known/settings/list.ts';
 import { WHY_NOT } from './reached.ts';
+import { sayProblem } from './problems.ts';
 import { t } from './t.ts';
 import { labelOf } from './labels.ts';
 
@@ -23,7 +24,7 @@ export function sayLibraryRefusal(refusal: LibraryRefusal | { code: 'notThere'; 
     case 'broken':
       return t('What is at this address is no card library: at {place}, {why}.', {
         place: refusal.place || t('its top'),
-        why: refusal.why,
+        why: sayProblem(refusal.why),
       });
   }
 }
@@ -37,7 +38,7 @@ export function sayCardRefusal(refusal: CardRefusal): string {
     case 'otherId':
       return t('The card has another id than the list says.');
     case 'broken':
-      return t('It is not right at {place}: {why}.', { place: refusal.place || t('its top'), why: refusal.why });
+      return t('It is not right at {place}: {why}.', { place: refusal.place || t('its top'), why: sayProblem(refusal.why) });
   }
 }
 
@@ -75,5 +76,9 @@ export function sayCardChange({ at, what }: CardChange): string {
 /** A host card that is not taken. */
 export const sayCardProblem = ({ file, place, message }: CardProblem): string =>
   place
-    ? t('{file}, at {place}: {message}. The card is left out until this is put right.', { file, place, message })
-    : t('{file}: {message}. The card is left out until this is put right.', { file, message });
+    ? t('{file}, at {place}: {message}. The card is left out until this is put right.', {
+        file,
+        place,
+        message: sayProblem(message),
+      })
+    : t('{file}: {message}. The card is left out until this is put right.', { file, message: sayProblem(message) });

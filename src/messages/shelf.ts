@@ -3,6 +3,7 @@ import type { BundleRefusal } from '../core/keeping/bundle/bundle.ts';
 import type { Coming } from '../core/keeping/calendar/calendar.ts';
 import type { State } from '../core/keeping/shelf/saved.ts';
 import { dateFormat, t, within } from './t.ts';
+import { sayProblem } from './problems.ts';
 
 /** How far an embed has come, as a publisher reads it. */
 export const STATE_NAMES: Record<State, string> = {
@@ -51,7 +52,7 @@ export function sayBundleRefusal(refusal: BundleRefusal): string {
     case 'broken':
       return t('The bundle is damaged: at {place}, {why}. Choose another copy of it.', {
         place: refusal.place,
-        why: refusal.why,
+        why: sayProblem(refusal.why),
       });
   }
 }

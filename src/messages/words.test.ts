@@ -1,6 +1,8 @@
 import { join } from 'node:path';
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { afterEach, describe, expect, test, vi } from 'vitest';
+import { config } from 'zod';
+import english from 'zod/v4/locales/en.js';
 import { sentences } from '../../scripts/sentences.ts';
 import { GERMAN } from './de/german.ts';
 import { bestLanguage } from './language.ts';
@@ -49,7 +51,10 @@ describe('German', () => {
 
 describe('sentences in the language of the reader', () => {
   // Modules are shared by the tests of all files: none may keep its German tables.
-  afterEach(() => vi.resetModules());
+  afterEach(() => {
+    vi.resetModules();
+    config(english());
+  });
   const speaking = async (language: 'en' | 'de'): Promise<typeof words> => {
     await (await import('./language.ts')).speak(language);
     return import('./t.ts');
@@ -87,6 +92,27 @@ describe('sentences in the language of the reader', () => {
       'a, b und c',
       'Startzeit',
     ]);
+  });
+
+  test('say what is wrong with a card, by its own schema and by Zod', async () => {
+    await speaking('de');
+    const { sayProblem } = await import('./problems.ts');
+    const { loadCards } = await import('../core/known/hosts/loadCards.ts');
+    const card = {
+      ...{ format: 'refenestra-host-card/2', id: 'tin horn', name: '', updated: '2026-01-01', origins: { share: ['ftp://x'] } },
+      ...{ identifiers: {}, targets: {}, said: {} },
+      links: [{ id: 'page', name: 'page', target: 'song', on: ['share'], path: '/t', examples: ['https://x.example'] }],
+    };
+    const of = (text: string): string[] =>
+      loadCards([{ name: 'x', text }]).problems.map(({ place, message }) => `${place}: ${sayProblem(message)}`);
+    expect(of(JSON.stringify(card))).toEqual([
+      'id: ein Name besteht aus Buchstaben, Ziffern, - und _',
+      'name: Zu klein: erwartet, dass string >=1 Zeichen hat',
+      'origins.share[0]: ein Ursprung besteht aus Schema und Host, etwa https://media.example oder https://*.media.example',
+      'links[0].target: kein Ziel heißt „song“',
+    ]);
+    expect(of('[')).toEqual([': es ist kein JSON']);
+    expect(of('['.repeat(300))).toEqual([': es ist tiefer als 200 Ebenen verschachtelt']);
   });
 
   test('what has no translation is said in English', async () => {

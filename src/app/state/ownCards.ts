@@ -10,6 +10,7 @@ import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { selectGiven } from './answers.ts';
 import { ownCardsRead, providersRead } from './world.ts';
+import { sayProblem } from '../../messages/problems.ts';
 import { t } from '../../messages/t.ts';
 
 /** Under which name the imported list of oEmbed providers is kept. */
@@ -69,13 +70,13 @@ export function dropCard(store: Store, id: string): Promise<Rows> {
 /** Takes a provider list in the format of the oEmbed registry; the sentence that says why not, or null. */
 export async function importProviders(store: Store, text: string): Promise<string | null> {
   const data = readJson(text);
-  if ('wrong' in data) return t('This is no provider list: {wrong}.', { wrong: data.wrong });
+  if ('wrong' in data) return t('This is no provider list: {wrong}.', { wrong: sayProblem(data.wrong) });
   const read = providersSchema.safeParse(data.value);
   if (!read.success) {
     const [issue] = read.error.issues;
     return t('This is no provider list: at {path}, {issue}. Nothing was taken.', {
       path: issue!.path.join('.') || t('its top'),
-      issue: issue!.message,
+      issue: sayProblem(issue!.message),
     });
   }
   store.dispatch(providersRead(read.data));

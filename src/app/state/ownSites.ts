@@ -4,6 +4,7 @@ import { saveSite } from '../storage/own.ts';
 import type { Store } from './store.ts';
 import { storageFound } from './view.ts';
 import { ownSitesRead } from './world.ts';
+import { sayProblem } from '../../messages/problems.ts';
 import { t } from '../../messages/t.ts';
 
 /** Keeps a site; it can be used at once, even where the browser keeps nothing. */
@@ -17,14 +18,14 @@ export async function keepSite(store: Store, site: Site): Promise<void> {
 export function readSiteFile(text: string): { site: Site } | { wrong: string } {
   const data = readJson(text);
   if ('wrong' in data)
-    return { wrong: t('This is no site: {wrong}. Choose a file that was exported here.', { wrong: data.wrong }) };
+    return { wrong: t('This is no site: {wrong}. Choose a file that was exported here.', { wrong: sayProblem(data.wrong) }) };
   const read = siteSchema.safeParse(data.value);
   if (read.success) return { site: read.data };
   const [issue] = read.error.issues;
   return {
     wrong: t('This is no site: at {path}, {issue}. Nothing was taken.', {
       path: issue!.path.join('.') || t('its top'),
-      issue: issue!.message,
+      issue: sayProblem(issue!.message),
     }),
   };
 }

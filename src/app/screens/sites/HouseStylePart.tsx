@@ -25,6 +25,7 @@ import { SettingPick } from '../../ui/SettingPick.tsx';
 import { lazily } from '../../ui/lazily.ts';
 import { t, within } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
+import { sayProblem } from '../../../messages/problems.ts';
 
 const StyleChange = lazily(
   () => import('./StyleChange.tsx').then((module) => module.StyleChange),
@@ -106,14 +107,16 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
 function readStyle(text: string): { style: ReturnType<typeof styleSchema.parse> } | { wrong: string } {
   const data = readJson(text);
   if ('wrong' in data)
-    return { wrong: t('This is no house style: {wrong}. Choose a file that was exported here.', { wrong: data.wrong }) };
+    return {
+      wrong: t('This is no house style: {wrong}. Choose a file that was exported here.', { wrong: sayProblem(data.wrong) }),
+    };
   const read = styleSchema.safeParse(data.value);
   if (read.success) return { style: read.data };
   const [issue] = read.error.issues;
   return {
     wrong: t('This is no house style: at {path}, {issue}. Nothing was taken.', {
       path: issue!.path.join('.') || t('its top'),
-      issue: issue!.message,
+      issue: sayProblem(issue!.message),
     }),
   };
 }

@@ -17,6 +17,7 @@ import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { HouseStylePart } from './HouseStylePart.tsx';
 import { ColumnDrawing } from './ColumnDrawing.tsx';
 import { Looks, Palette } from './Colours.tsx';
+import { sayProblem } from '../../../messages/problems.ts';
 import { t } from '../../../messages/t.ts';
 import { formLabelOf } from '../../../messages/labels.ts';
 import { SCREEN_NAMES } from '../../../messages/screens.ts';
@@ -38,8 +39,10 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
   } = useKeptDraft(site, { check: checkSite, keep: (one) => void keepSite(store, one) });
   const checked = siteSchema.safeParse(draft);
   const change = (part: Partial<Site>): void => alter((before) => ({ ...before, ...part }));
-  const wrong = (path: string): string | undefined =>
-    checked.error?.issues.find((issue) => issue.path.join('.').startsWith(path))?.message;
+  const wrong = (path: string): string | undefined => {
+    const issue = checked.error?.issues.find((one) => one.path.join('.').startsWith(path));
+    return issue && sayProblem(issue.message);
+  };
   const drop = async (): Promise<void> => {
     await removeSite(store, site);
     if (!shipped) void navigate('/sites');

@@ -39,7 +39,7 @@ const settingsOf = <Schema extends z.ZodType<SettingValue | null>>(value: Schema
     for (const [id, given] of Object.entries(record)) {
       if (!isSettingId(id)) continue;
       const taken = given === null ? null : properValue(id, given);
-      if (taken === undefined) context.addIssue({ code: 'custom', path: [id], message: `${id} does not take this value` });
+      if (taken === undefined) context.addIssue({ code: 'custom', path: [id], message: `"${id}" does not take this value` });
       else proper.push([id, taken as z.output<Schema>]);
     }
     return Object.fromEntries(proper);

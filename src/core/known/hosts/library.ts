@@ -42,7 +42,7 @@ export function readLibrary(text: string): { library: Library } | { refusal: Lib
   const read = librarySchema.safeParse(data.value);
   if (read.success) {
     const twice = read.data.cards.find(({ id }, i, all) => all.findIndex((one) => one.id === id) !== i);
-    return twice ? { refusal: { code: 'broken', place: 'cards', why: `“${twice.id}” is in it twice` } } : { library: read.data };
+    return twice ? { refusal: { code: 'broken', place: 'cards', why: `"${twice.id}" is in it twice` } } : { library: read.data };
   }
   const format = named.safeParse(data.value).data?.format;
   if (format !== undefined && format !== librarySchema.shape.format.value) return { refusal: { code: 'newer' } };

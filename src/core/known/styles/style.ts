@@ -17,7 +17,7 @@ export const styleSchema = z
     const proper = rules.flatMap((rule, i) => {
       const value = properValue(rule.setting, rule.value);
       if (value !== undefined) return [{ ...rule, value }];
-      context.addIssue({ code: 'custom', path: ['rules', i, 'value'], message: `${rule.setting} does not take this value` });
+      context.addIssue({ code: 'custom', path: ['rules', i, 'value'], message: `"${rule.setting}" does not take this value` });
       return [];
     });
     return { ...style, rules: proper };

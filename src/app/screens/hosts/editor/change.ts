@@ -1,4 +1,5 @@
 import { cardSchema, type HostCard } from '../../../../core/known/hosts/card.ts';
+import { sayProblem } from '../../../../messages/problems.ts';
 
 /** A card as it may be while it is changed: whatever it comes to is read anew by the schema. */
 export type Draft = { -readonly [Key in keyof HostCard]: unknown };
@@ -11,7 +12,7 @@ export function changed(card: HostCard, next: Partial<Draft>): HostCard | string
   const read = cardSchema.safeParse({ ...card, ...next });
   if (read.success) return read.data;
   const [issue] = read.error.issues;
-  return issue!.code === 'invalid_key' ? (issue.issues[0]?.message ?? issue.message) : issue!.message;
+  return sayProblem(issue!.code === 'invalid_key' ? (issue.issues[0]?.message ?? issue.message) : issue!.message);
 }
 
 /** A record without one of its entries. */
