@@ -10,7 +10,7 @@ import { tokenise } from './tokenise.ts';
 /** Pages of fifty thousand signs, each with two embeds: swept, and with titles put in, against taking them apart. */
 const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
 const site = readSites(WRITTEN_ORIGIN)[0]!;
-const finding = { book, site, style: undefined, rules: NO_RULES, gone: new Set<string>() };
+const finding = { book, site, style: undefined, rules: NO_RULES };
 const changing = { ...finding, rules: { ...NO_RULES, titles: true } };
 
 function pageOf(number: number): string {

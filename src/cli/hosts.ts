@@ -5,7 +5,7 @@ import { reachedSchema, type Reached } from '../core/proof/reach/reached.ts';
 import { holds, proveLinks, type ProvedLink } from '../core/teach/prove.ts';
 import { sayCardProblem } from '../messages/library.ts';
 import { sayProvedLink } from '../messages/prove.ts';
-import { askedToWait } from '../workers/askPolitely.ts';
+import { askedToWait } from '../workers/inTurn.ts';
 import { reach } from './asking.ts';
 import { loadFolder, readSite, sampleSite } from './io.ts';
 import { t } from '../messages/t.ts';

@@ -103,6 +103,7 @@ withHosts(program.command('sweep'))
   .option('--since <file>', t('tells what is otherwise than in an earlier report'))
   .option('--max-warnings <number>', t('so many warnings are no failure'), '0')
   .option('--ask <address>', t('for a site: reads it through the Refenestra that runs there'))
+  .option('--frames', t('with --ask: asks each host for its frames, once each, and finds what is gone'))
   .argument('<source>', t('a folder, a zip, a file, or the address of a site'))
   .action(run(async (...args: Parameters<typeof sweep>) => (await import('./sweep.ts')).sweep(...args)));
 

@@ -8,11 +8,14 @@ import type { SweepSettings } from '../core/many/sweep/change.ts';
 import { containerOf } from '../core/many/sweep/containers/list.ts';
 import type { CrawlLeft } from '../core/many/sweep/crawled.ts';
 import type { SweptFile } from '../core/many/sweep/found.ts';
+import { framesOf } from '../core/many/sweep/frames.ts';
 import { numbersOf } from '../core/many/sweep/numbers.ts';
 import { reportOf, reportSchema, since, tableOf } from '../core/many/sweep/report.ts';
 import { NO_RULES, rulesSchema } from '../core/many/sweep/rules.ts';
+import type { Reached } from '../core/proof/reach/reached.ts';
 import { sayFinding } from '../messages/findings.ts';
 import { sayCrawl, sayCrawlEnd, sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
+import { askReach } from '../workers/askReach.ts';
 import { readSite as readSitePages } from '../workers/readSite.ts';
 import { sweepPage } from '../messages/sweepPage.ts';
 import { reach } from './asking.ts';
@@ -30,6 +33,7 @@ interface Options {
   since?: string;
   maxWarnings: string;
   ask?: string;
+  frames?: boolean;
 }
 
 /** A file of the site: its name, how it is read, and how it is written back where that can be. */
@@ -45,11 +49,12 @@ export async function sweep(source: string, options: Options): Promise<number> {
   if (!Number.isInteger(most) || most < 0) throw new UsageError(t('--max-warnings takes a number from 0 on.'));
   const settings = settingsOf(options);
   const { files, end } = /^https?:/i.test(source) ? await atAddress(source, options) : filesOf(source);
+  const reached = options.frames ? await framesAsked(files, settings, options) : undefined;
   const swept: SweptFile[] = [];
   let patch = '';
   for (const file of files) {
     const bytes = file.read();
-    const found = sweepBytes(file.name, bytes, settings);
+    const found = sweepBytes(file.name, bytes, { ...settings, reached });
     if (!found) continue;
     swept.push(found);
     const changes = found.embeds.flatMap(({ change }) => change ?? []);
@@ -63,13 +68,29 @@ export async function sweep(source: string, options: Options): Promise<number> {
   return tell(swept, options, most);
 }
 
+/** What visitors of the site get at each frame, by its item. */
+async function framesAsked(
+  files: readonly SiteFile[],
+  settings: SweepSettings,
+  { ask }: Options,
+): Promise<Map<string, readonly Reached[]>> {
+  if (ask === undefined)
+    throw new UsageError(t('Hosts are asked by a Refenestra that runs. Give its address too, with --ask ADDRESS.'));
+  const embeds = files.flatMap((file) => sweepBytes(file.name, file.read(), settings)?.embeds ?? []);
+  const server = await reach(ask);
+  const asking = { server, site: settings.site?.address ?? server, signal: new AbortController().signal };
+  const reached = new Map<string, readonly Reached[]>();
+  await askReach(framesOf(embeds, settings), asking, ({ item }, answer) => answer && reached.set(item, answer));
+  return reached;
+}
+
 function settingsOf({ site: siteFile, style: styleFile, rules: rulesFile, hosts }: Options): SweepSettings {
   const site = siteFile === undefined ? null : readSite(siteFile);
   if (styleFile !== undefined && !site)
     throw new UsageError(t('A house style belongs to a site. Give the site too, with --site FILE.'));
   const style = styleFile === undefined ? undefined : readJson(styleFile, { what: t('house style'), schema: styleSchema });
   const rules = rulesFile === undefined ? NO_RULES : readJson(rulesFile, { what: 'rules', schema: rulesSchema });
-  return { book: openBook(hosts), site, style, rules: style ? { ...rules, style: true } : rules, gone: new Set() };
+  return { book: openBook(hosts), site, style, rules: style ? { ...rules, style: true } : rules };
 }
 
 function tell(swept: readonly SweptFile[], { fix, since: earlier }: Options, most: number): number {

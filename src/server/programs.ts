@@ -180,7 +180,7 @@ export const OPERATIONS: readonly Operation[] = [
     answer: ({ files, rules, ...asked }, { book, sites, team }) => {
       const own = siteIn(asked.site, sites);
       const style = styleIn(asked.style, own, team.styles);
-      const settings = { book, site: own, style, rules: style ? { ...rules, style: true } : rules, gone: new Set<string>() };
+      const settings = { book, site: own, style, rules: style ? { ...rules, style: true } : rules };
       const swept: SweptFile[] = [];
       let patch = '';
       for (const { name, text } of files) {

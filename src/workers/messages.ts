@@ -10,6 +10,7 @@ import type { Work } from '../core/keeping/shelf/work.ts';
 import type { HouseStyle } from '../core/known/styles/style.ts';
 import type { Crop, Size } from '../core/model/crop.ts';
 import type { Change, SweptFile } from '../core/many/sweep/found.ts';
+import type { Reached } from '../core/proof/reach/reached.ts';
 import type { Rules } from '../core/many/sweep/rules.ts';
 
 /** What the page asks of the worker that makes covers. */
@@ -116,7 +117,8 @@ export interface SweepBegun {
   site: Site | null;
   style: HouseStyle | undefined;
   rules: Rules;
-  gone: readonly string[];
+  /** What visitors get at frames, by share link, as far as hosts were asked. */
+  reached: readonly (readonly [item: string, reached: readonly Reached[]])[];
 }
 
 /** A file with the changes that were chosen. */

@@ -13,8 +13,8 @@ const bytesOf = async ({ content }: SiteFile): Promise<Uint8Array> => new Uint8A
 function makeSweeper(): Sweeper {
   let settings: SweepSettings | null = null;
   return {
-    begin: ({ cards, gone, ...others }) => {
-      settings = { ...others, book: makeBook([...cards]), gone: new Set(gone) };
+    begin: ({ cards, reached, ...others }) => {
+      settings = { ...others, book: makeBook([...cards]), reached: new Map(reached) };
     },
     sweep: async (files) => {
       const swept = [];

@@ -22,6 +22,7 @@ export const database = new Dexie('refenestra') as Dexie & {
   proved: EntityTable<{ id: string }, 'id'>;
   orders: EntityTable<{ id: string; changed: number; order: unknown }, 'id'>;
   sweeps: EntityTable<{ id: string; folder: FileSystemDirectoryHandle; files: readonly unknown[] }, 'id'>;
+  swept: EntityTable<{ name: string }, 'name'>;
   lessons: EntityTable<{ id: string; examples: unknown; putRight: unknown }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
@@ -34,6 +35,7 @@ database.version(7).stores({ proved: 'id' });
 database.version(8).stores({ libraries: 'address' });
 database.version(9).stores({ orders: 'id' });
 database.version(10).stores({ sweeps: 'id' });
+database.version(11).stores({ swept: 'name' });
 
 /** How long the store may take to open, in milliseconds. */
 const PATIENCE = 10_000;

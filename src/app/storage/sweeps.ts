@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { keptSweepSchema, type KeptSweep } from '../../core/many/sweep/again.ts';
 import type { Change } from '../../core/many/sweep/found.ts';
 import { database } from './database.ts';
 
@@ -31,3 +32,30 @@ export async function findWritten(): Promise<WrittenSweep | undefined> {
 }
 
 export const forgetWritten = (): Promise<void> => database.sweeps.delete(LAST);
+
+/** A site that was swept, by the name under which it was opened, and its folder where that can be opened again. */
+export interface SweptSite {
+  name: string;
+  folder: FileSystemDirectoryHandle | null;
+  kept: KeptSweep;
+}
+
+const readSwept = (row: object | undefined): SweptSite | undefined => {
+  const { name, folder, kept } = { name: '', folder: null, kept: null, ...row };
+  const read = keptSweepSchema.safeParse(kept).data;
+  return read && name ? { name, folder, kept: read } : undefined;
+};
+
+export async function keepSwept(site: SweptSite): Promise<void> {
+  await database.swept.put(site);
+}
+
+export const findSwept = async (name: string): Promise<SweptSite | undefined> => readSwept(await database.swept.get(name));
+
+/** All that were swept, the last first. */
+export async function listSwept(): Promise<SweptSite[]> {
+  const sites = (await database.swept.toArray()).flatMap((row) => readSwept(row) ?? []);
+  return sites.sort((a, b) => b.kept.at - a.kept.at);
+}
+
+export const forgetSwept = (name: string): Promise<void> => database.swept.delete(name);

@@ -38,6 +38,16 @@ export async function filesIn(folder: FileSystemDirectoryHandle, path = ''): Pro
   return files;
 }
 
+/** The files of a folder that was opened in an earlier visit; null where the browser no longer lets us in. */
+export async function filesAgain(folder: FileSystemDirectoryHandle): Promise<SiteFile[] | null> {
+  try {
+    const leave = await (folder as Writable).requestPermission?.({ mode: 'readwrite' });
+    return leave === 'denied' ? null : await filesIn(folder);
+  } catch {
+    return null;
+  }
+}
+
 /** How many files were written, and those that were not, since they are no longer what they were. */
 export interface FolderWritten {
   written: number;

@@ -1,6 +1,11 @@
+import { sweptAgain, type Again, type KeptSweep } from '../../core/many/sweep/again.ts';
+import type { FrameAsked } from '../../core/many/sweep/frames.ts';
+import type { Reached } from '../../core/proof/reach/reached.ts';
 import type { Change, SweptEmbed, SweptFile } from '../../core/many/sweep/found.ts';
 import { NO_RULES, type Rules } from '../../core/many/sweep/rules.ts';
 import type { ChangedFile, SiteFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
+import { findSwept, keepSwept } from '../storage/sweeps.ts';
+import { askReach } from '../../workers/askReach.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
 import { ofStore } from '../state/ofStore.ts';
 
@@ -19,7 +24,16 @@ export interface SweepState {
   rules: Rules;
   /** Embeds that are not to be changed, whatever the rules say. */
   spared: ReadonlySet<string>;
+  /** What visitors get at frames, by share link; null until hosts are asked. */
+  reached: ReadonlyMap<string, readonly Reached[]> | null;
+  /** How far the asking is; null while nobody is asked. */
+  asking: { asked: number; toAsk: number } | null;
+  /** What is otherwise than at the sweep before; null until that is known, and at the first. */
+  again: Again | null;
 }
+
+/** What a sweep works by; what hosts answered is known here. */
+type Begun = Omit<SweepBegun, 'reached'>;
 
 /** What somebody opened. */
 export type OpenedSite = Pick<SweepState, 'name' | 'files' | 'note' | 'folder'>;
@@ -34,6 +48,9 @@ const EMPTY: SweepState = {
   swept: [],
   rules: NO_RULES,
   spared: new Set(),
+  reached: null,
+  asking: null,
+  again: null,
 };
 
 /** Files that a worker is given at once: few, so that it can be told to stop. */
@@ -57,6 +74,10 @@ export class SweepRun {
   private next = 0;
   private found: SweptFile[] = [];
   private due: ReturnType<typeof setTimeout> | undefined;
+  private begun: Begun | null = null;
+  /** What was kept of the site before it was opened, or before it was last written. */
+  private before: Promise<KeptSweep | undefined> = Promise.resolve(undefined);
+  private asked = new AbortController();
   private goOn: () => void = () => undefined;
   private resumed: Promise<void> = Promise.resolve();
 
@@ -67,12 +88,15 @@ export class SweepRun {
   snapshot = (): SweepState => this.state;
 
   /** Looks into all files; with other rules, once more. */
-  begin(begun: SweepBegun, { name, files, note, folder }: OpenedSite): void {
+  begin(begun: Begun, { name, files, note, folder }: OpenedSite): void {
     this.stop();
     const turn = this.turn;
     this.found = [];
     this.next = 0;
-    const { spared } = this.state;
+    this.begun = begun;
+    const same = this.state.name === name;
+    if (files !== this.state.files) this.before = keptBefore(name);
+    const { spared, reached } = same ? this.state : EMPTY;
     this.change({
       phase: 'running',
       name,
@@ -81,12 +105,20 @@ export class SweepRun {
       files,
       done: 0,
       rules: begun.rules,
-      spared: this.state.name === name ? spared : new Set(),
+      spared,
+      reached,
+      asking: null,
+      again: null,
     });
     const wanted = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, Math.ceil(files.length / AT_ONCE)));
     this.workers = Array.from({ length: wanted }, () => openWorker<Sweeper>(newWorker()));
-    Promise.all(this.workers.map((worker) => this.work(worker, begun, turn))).then(
-      () => turn === this.turn && this.end('done'),
+    const given: SweepBegun = { ...begun, reached: [...(reached ?? [])] };
+    Promise.all(this.workers.map((worker) => this.work(worker, given, turn))).then(
+      () => {
+        if (turn !== this.turn) return;
+        this.end('done');
+        void this.compare(this.turn);
+      },
       () => turn === this.turn && this.end('broken'),
     );
   }
@@ -121,7 +153,38 @@ export class SweepRun {
     this.change({ phase });
   }
 
+  /** Tells what is otherwise than at the sweep before, and keeps this one for the next. */
+  private async compare(turn: number): Promise<void> {
+    const before = await this.before;
+    if (turn !== this.turn) return;
+    const { name, folder, swept, reached } = this.state;
+    const { again, kept } = sweptAgain({ swept, asked: reached !== null, at: Date.now() }, before);
+    this.change({ again });
+    // Where the browser keeps nothing, the next sweep is told without this one.
+    await keepSwept({ name, folder, kept }).catch(() => undefined);
+  }
+
+  /** Asks the hosts for all frames, each once, for pages at the address of a site, and looks into everything with the answers. */
+  async askFrames(frames: readonly FrameAsked[], site: string): Promise<void> {
+    const { signal } = (this.asked = new AbortController());
+    const reached = new Map<string, readonly Reached[]>();
+    let asked = 0;
+    this.change({ asking: { asked, toAsk: frames.length } });
+    await askReach(frames, { server: '', site, signal }, ({ item }, answer) => {
+      if (answer) reached.set(item, answer);
+      this.change({ asking: { asked: ++asked, toAsk: frames.length } });
+    });
+    if (signal.aborted || !this.begun) return;
+    this.change({ reached });
+    this.begin(this.begun, this.state);
+  }
+  stopAsking = (): void => {
+    this.asked.abort();
+    this.change({ asking: null });
+  };
+
   private stop(): void {
+    this.asked.abort();
     this.goOn();
     this.turn++;
     this.workers.forEach((worker) => worker.end());
@@ -183,6 +246,8 @@ export class SweepRun {
     this.watchers.forEach((watcher) => watcher());
   }
 }
+
+const keptBefore = async (name: string): Promise<KeptSweep | undefined> => (await findSwept(name).catch(() => undefined))?.kept;
 
 const changesOf = (embeds: readonly SweptEmbed[], spared: ReadonlySet<string>): Change[] =>
   embeds.flatMap((embed) => (embed.change && !spared.has(keyOf(embed)) ? [embed.change] : []));

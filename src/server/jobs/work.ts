@@ -85,7 +85,7 @@ async function sweepPart(
   });
   for await (const told of pages) {
     if (told.kind !== 'page') continue;
-    const settings = { book, site, style, rules: { ...NO_RULES, style: style !== undefined }, gone: new Set<string>() };
+    const settings = { book, site, style, rules: { ...NO_RULES, style: style !== undefined } };
     const found = sweepBytes(told.address, new TextEncoder().encode(told.text), settings);
     if (found) swept.push(found);
   }

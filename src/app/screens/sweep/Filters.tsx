@@ -1,15 +1,16 @@
 import type { ReactElement } from 'react';
+import { hasOne, type Again } from '../../../core/many/sweep/again.ts';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { showNumber, t } from '../../../messages/t.ts';
+import { showMoment, showNumber, t } from '../../../messages/t.ts';
 
 /** Which embeds are shown. `host` is undefined for all, and null for those of no known host. */
 export interface Filter {
-  only: 'all' | 'changes' | 'left';
+  only: 'all' | 'changes' | 'left' | 'appeared' | 'cameBack' | 'putRight';
   finding: string | undefined;
   host: string | null | undefined;
   text: string;
@@ -18,8 +19,9 @@ export interface Filter {
 export const NO_FILTER: Filter = { only: 'all', finding: undefined, host: undefined, text: '' };
 
 /** Whether an embed is one of those. */
-export function shownBy({ only, finding, host, text }: Filter, embed: SweptEmbed): boolean {
+export function shownBy({ only, finding, host, text }: Filter, embed: SweptEmbed, again: Again | null): boolean {
   if (only === 'changes' && !embed.change) return false;
+  if ((only === 'appeared' || only === 'cameBack') && !(again && hasOne(embed, again[only]))) return false;
   if (finding !== undefined && !embed.findings.some(({ code }) => code === finding)) return false;
   if (host !== undefined && embed.host !== host) return false;
   const wanted = text.trim().toLowerCase();
@@ -28,16 +30,28 @@ export function shownBy({ only, finding, host, text }: Filter, embed: SweptEmbed
 
 interface Props {
   numbers: Numbers;
+  again: Again | null;
   filter: Filter;
   change: (filter: Filter) => void;
 }
 
 /** What was found in numbers; each bar shows the places that it counts, and pressed again all of them. */
-export function Filters({ numbers, filter, change }: Props): ReactElement {
+export function Filters({ numbers, again, filter, change }: Props): ReactElement {
   const book = useAppSelector(selectBook);
   const nameOf = (id: string): string | undefined => book.byId.get(id)?.card.name;
   const most = Math.max(1, ...numbers.findings.map(({ places }) => places));
   const all = Math.max(1, ...numbers.hosts.map(({ places }) => places));
+  const bars = (rows: readonly (readonly [Filter['only'], string, number])[]): ReactElement[] =>
+    rows.map(([only, words, places]) => (
+      <Bar
+        key={only}
+        words={words}
+        places={places}
+        of={0}
+        pressed={filter.only === only}
+        press={() => change({ ...filter, only })}
+      />
+    ));
   return (
     <nav className="sweep-filters" aria-label={t('Which are shown')}>
       <input
@@ -48,23 +62,22 @@ export function Filters({ numbers, filter, change }: Props): ReactElement {
         onChange={({ target }) => change({ ...filter, text: target.value })}
       />
       <div role="group" aria-label={t('All, or only some')}>
-        {(
-          [
-            ['all', t('All embeds'), numbers.embeds],
-            ['changes', t('To be changed'), numbers.changes],
-            ['left', t('Left as it is'), numbers.left],
-          ] as const
-        ).map(([only, words, places]) => (
-          <Bar
-            key={only}
-            words={words}
-            places={places}
-            of={0}
-            pressed={filter.only === only}
-            press={() => change({ ...filter, only })}
-          />
-        ))}
+        {bars([
+          ['all', t('All embeds'), numbers.embeds],
+          ['changes', t('To be changed'), numbers.changes],
+          ['left', t('Left as it is'), numbers.left],
+        ])}
       </div>
+      {again && (
+        <div role="group" aria-labelledby="sweep-since">
+          <h2 id="sweep-since">{t('Since {moment}', { moment: showMoment(again.at) })}</h2>
+          {bars([
+            ['appeared', t('New'), again.appeared.size],
+            ['cameBack', t('Came back'), again.cameBack.size],
+            ['putRight', t('Put right'), again.putRight.length],
+          ])}
+        </div>
+      )}
       <div role="group" aria-labelledby="sweep-found">
         <h2 id="sweep-found">{t('Findings')}</h2>
         {numbers.findings.map(({ code, severity, example, places, after }) => (

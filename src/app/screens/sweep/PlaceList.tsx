@@ -1,45 +1,77 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, type ReactElement } from 'react';
+import { useMemo, useRef, useState, type ReactElement } from 'react';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
+import { groupsOf, type Group, type Grouping } from '../../../core/many/sweep/groups.ts';
 import { sayFinding } from '../../../messages/findings.ts';
 import { KIND_NAMES } from '../../../messages/kinds.ts';
-import { sayHost } from '../../../messages/sweep.ts';
+import { sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { keyOf } from '../../sweep/run.ts';
-import { t } from '../../../messages/t.ts';
+import { showNumber, t } from '../../../messages/t.ts';
 
 interface Props {
   embeds: readonly SweptEmbed[];
+  /** What stands together; empty for all in the order of the site. */
+  by: Grouping | '';
   spared: ReadonlySet<string>;
   spare: (key: string, spared: boolean) => void;
   open: string | null;
   choose: (key: string | null) => void;
 }
 
-/** Height of a row in pixels. */
+/** Height of a row, and of the head of a group, in pixels. */
 const ROW = 62;
+const HEAD = 40;
+
+/** A line of the list: the head of a group, or a place in it. */
+type Line = { key: string; group: Group } | { key: string; embed: SweptEmbed };
+
+function linesOf(embeds: readonly SweptEmbed[], by: Grouping | '', opened: ReadonlySet<string>): Line[] {
+  const places = (some: readonly SweptEmbed[], group: string): Line[] =>
+    some.map((embed) => ({ key: `${group} ${keyOf(embed)}`, embed }));
+  if (by === '') return places(embeds, '');
+  return groupsOf(embeds, by).flatMap((group) => [
+    { key: group.key, group },
+    ...(opened.has(group.key) ? places(group.embeds, group.key) : []),
+  ]);
+}
 
 /** The places of embeds; of many thousands only those in sight are drawn. */
-export function PlaceList({ embeds, spared, spare, open, choose }: Props): ReactElement {
+export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): ReactElement {
   const place = useRef<HTMLDivElement>(null);
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
+  const lines = useMemo(() => linesOf(embeds, by, opened), [embeds, by, opened]);
+  const turn = (key: string): void => {
+    const next = new Set(opened);
+    if (!next.delete(key)) next.add(key);
+    setOpened(next);
+  };
   // eslint-disable-next-line react-hooks/incompatible-library -- it keeps a state of its own, and nothing of it is handed on
   const list = useVirtualizer({
-    count: embeds.length,
+    count: lines.length,
     getScrollElement: () => place.current,
-    estimateSize: () => ROW,
+    estimateSize: (i) => ('group' in lines[i]! ? HEAD : ROW),
     overscan: 4,
-    getItemKey: (i) => keyOf(embeds[i]!),
+    getItemKey: (i) => lines[i]!.key,
   });
   if (embeds.length === 0) return <p className="quiet">{t('None of the embeds is of this kind.')}</p>;
   return (
     <div className="sweep-list" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
       <ul style={{ height: list.getTotalSize() }}>
-        {list.getVirtualItems().map(({ index, start, key }) => {
-          const embed = embeds[index]!;
+        {list.getVirtualItems().map(({ index, start, size, key }) => {
+          const line = lines[index]!;
+          const style = { transform: `translateY(${start}px)`, height: size };
+          if ('group' in line)
+            return (
+              <li key={key} className="sweep-row" style={style}>
+                <GroupHead group={line.group} by={by as Grouping} open={opened.has(line.key)} turn={() => turn(line.key)} />
+              </li>
+            );
+          const { embed } = line;
           const its = keyOf(embed);
           return (
-            <li key={key} className="sweep-row" style={{ transform: `translateY(${start}px)`, height: ROW }}>
+            <li key={key} className="sweep-row" style={style}>
               <Place
                 embed={embed}
                 changes={!spared.has(its)}
@@ -52,6 +84,33 @@ export function PlaceList({ embeds, spared, spare, open, choose }: Props): React
         })}
       </ul>
     </div>
+  );
+}
+
+interface GroupHeadProps {
+  group: Group;
+  by: Grouping;
+  open: boolean;
+  turn: () => void;
+}
+
+function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): ReactElement {
+  const book = useAppSelector(selectBook);
+  const [first] = embeds;
+  const words = {
+    finding: () => {
+      const finding = first!.findings.find(({ code }) => code === key);
+      return finding ? sayShortly(finding) : t('Nothing was found.');
+    },
+    host: () => sayHost({ host: first!.host }, (id) => book.byId.get(id)?.card.name),
+    item: () => first!.title || key.replace(/^https?:\/\//, ''),
+    file: () => key,
+  }[by];
+  return (
+    <button type="button" className="sweep-group" aria-expanded={open} onClick={turn}>
+      <span>{words()}</span>
+      <b>{showNumber(embeds.length)}</b>
+    </button>
   );
 }
 

@@ -10,6 +10,8 @@ import { useAppSelector } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';
 
 interface Props {
+  /** Whether hosts were asked what is gone. */
+  asked: boolean;
   rules: Rules;
   embeds: readonly SweptEmbed[];
   numbers: Numbers;
@@ -20,7 +22,7 @@ interface Props {
 const BY_ITSELF: ReadonlySet<string | undefined> = new Set(['settings', 'text', 'parameter']);
 
 /** What is to be changed: the house style, a few acts, and the findings that can be put right without anybody’s words. */
-export function RuleChoice({ rules, embeds, numbers, site, follow }: Props): ReactElement {
+export function RuleChoice({ asked, rules, embeds, numbers, site, follow }: Props): ReactElement {
   const style = useAppSelector((state) => (site ? selectStyles(state)[site.id] : undefined));
   const remedied = useMemo(
     () => new Set(embeds.flatMap(({ findings }) => findings.flatMap((one) => (BY_ITSELF.has(one.remedy?.by) ? one.code : [])))),
@@ -42,6 +44,10 @@ export function RuleChoice({ rules, embeds, numbers, site, follow }: Props): Rea
       </Tick>
       <Tick on={rules.covers} set={(on) => follow({ ...rules, covers: on })}>
         {t('Put a cover before everything that loads unasked')}
+      </Tick>
+      <Tick on={rules.gone} set={(on) => follow({ ...rules, gone: on })} disabled={!asked}>
+        {t('Turn what is gone into a link')}
+        {!asked && <small>{t('Ask the hosts first.')}</small>}
       </Tick>
       {offered.length > 0 && <h3>{t('Put right what was found')}</h3>}
       {offered.map(({ code, example, places }) => (

@@ -27,7 +27,6 @@ export function Sweep(): ReactElement {
         site: forSite,
         style: forSite ? selectStyles(world)[forSite.id] : undefined,
         rules,
-        gone: [],
       },
       { name, files, note, folder },
     );

@@ -9,7 +9,9 @@ import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
 import { LastWritten } from './LastWritten.tsx';
 import { SiteByAddress } from './SiteByAddress.tsx';
-import { canWriteFolders, filesIn, pickFolder } from '../../sweep/folder.ts';
+import { SweptSites } from './SweptSites.tsx';
+import type { SweptSite } from '../../storage/sweeps.ts';
+import { canWriteFolders, filesAgain, filesIn, pickFolder } from '../../sweep/folder.ts';
 import type { OpenedSite, SweepRun } from '../../sweep/run.ts';
 import { t } from '../../../messages/t.ts';
 
@@ -51,6 +53,11 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     const folder = await pickFolder();
     if (folder) open(folder.name || t('Folder'), await filesIn(folder), folder);
   };
+  const reopen = async ({ name, folder }: SweptSite): Promise<void> => {
+    const files = folder && (await filesAgain(folder));
+    if (files) open(name, files, folder);
+    else setSaid(t('The browser does not let Refenestra into that folder. Choose it with “Open a folder”.'));
+  };
   const sample = (): void => {
     const state = store.getState();
     open(
@@ -91,6 +98,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
         )}
       </p>
       <LastWritten say={setSaid} />
+      <SweptSites disabled={!ready} open={(site) => void reopen(site)} />
       <p role="status">{said}</p>
     </div>
   );

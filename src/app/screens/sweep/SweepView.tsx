@@ -1,17 +1,23 @@
 import { Button, LinearProgress } from '@mui/material';
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import type { Site } from '../../../core/model/site.ts';
+import { GROUPINGS, type Grouping } from '../../../core/many/sweep/groups.ts';
 import { numbersOf } from '../../../core/many/sweep/numbers.ts';
 import type { Rules } from '../../../core/many/sweep/rules.ts';
 import { sayNumbers } from '../../../messages/sweep.ts';
 import { keyOf, type OpenedSite, type SweepRun, type SweepState } from '../../sweep/run.ts';
+import { AskFrames } from './AskFrames.tsx';
 import { Filters, NO_FILTER, shownBy } from './Filters.tsx';
 import { LeftList } from './LeftList.tsx';
+import { OnShelf } from './OnShelf.tsx';
 import { Outs } from './Outs.tsx';
 import { PlaceDetail } from './PlaceDetail.tsx';
+import { PutRightList } from './PutRightList.tsx';
 import { PlaceList } from './PlaceList.tsx';
 import { RuleChoice } from './RuleChoice.tsx';
 import { t } from '../../../messages/t.ts';
+
+const GROUPED_BY: Record<Grouping, string> = { finding: t('finding'), host: t('host'), item: t('item'), file: t('page') };
 
 interface Props {
   state: SweepState;
@@ -24,12 +30,13 @@ interface Props {
 
 /** What a sweep found, what can be changed of it, and the ways out. */
 export function SweepView({ state, run, site, siteField, begin }: Props): ReactElement {
-  const { swept, spared, rules } = state;
+  const { swept, spared, rules, again } = state;
   const numbers = useMemo(() => numbersOf(swept), [swept]);
   const embeds = useMemo(() => swept.flatMap((file) => file.embeds), [swept]);
   const [filter, setFilter] = useState(NO_FILTER);
+  const [by, setBy] = useState<Grouping | ''>('');
   const [open, setOpen] = useState<string | null>(null);
-  const shown = useMemo(() => embeds.filter((embed) => shownBy(filter, embed)), [embeds, filter]);
+  const shown = useMemo(() => embeds.filter((embed) => shownBy(filter, embed, again)), [embeds, filter, again]);
   const chosen = embeds.find((embed) => keyOf(embed) === open);
   const changes = embeds.filter((embed) => embed.change && !spared.has(keyOf(embed)));
   return (
@@ -50,12 +57,25 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
         {state.phase === 'cancelled' && t(' Cancelled: only what was found until then is here.')}
         {state.phase === 'broken' && t(' Stopped by a fault of Refenestra. Open the site once more.')}
       </p>
-      <Filters numbers={numbers} filter={filter} change={setFilter} />
+      <Filters numbers={numbers} again={again} filter={filter} change={setFilter} />
       <section className="sweep-places" aria-label={t('Embeds')}>
+        <label className="sweep-by">
+          {t('Put together by')}{' '}
+          <select value={by} onChange={({ target }) => setBy(target.value as Grouping | '')}>
+            <option value="">{t('nothing')}</option>
+            {GROUPINGS.map((one) => (
+              <option key={one} value={one}>
+                {GROUPED_BY[one]}
+              </option>
+            ))}
+          </select>
+        </label>
         {filter.only === 'left' ? (
           <LeftList swept={swept} />
+        ) : filter.only === 'putRight' ? (
+          <PutRightList putRight={again?.putRight ?? []} />
         ) : (
-          <PlaceList embeds={shown} spared={spared} spare={run.spare} open={open} choose={setOpen} />
+          <PlaceList key={by} embeds={shown} by={by} spared={spared} spare={run.spare} open={open} choose={setOpen} />
         )}
       </section>
       <aside className="sweep-side" aria-label={t('What is changed')}>
@@ -63,7 +83,15 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
           <PlaceDetail embed={chosen} files={state.files} close={() => setOpen(null)} />
         ) : (
           <>
-            <RuleChoice rules={rules} embeds={embeds} numbers={numbers} site={site} follow={(next) => begin(state, next)} />
+            <AskFrames state={state} run={run} embeds={embeds} site={site} />
+            <RuleChoice
+              asked={state.reached !== null}
+              rules={rules}
+              embeds={embeds}
+              numbers={numbers}
+              site={site}
+              follow={(next) => begin(state, next)}
+            />
             <Outs
               state={state}
               run={run}
@@ -71,6 +99,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
               changes={changes.length}
               again={(files) => begin({ ...state, files }, rules)}
             />
+            {site && <OnShelf key={site.id} state={state} embeds={embeds} site={site} />}
           </>
         )}
       </aside>

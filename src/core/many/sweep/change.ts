@@ -3,10 +3,11 @@ import type { HouseStyle } from '../../known/styles/style.ts';
 import { styleFor } from '../../known/styles/style.ts';
 import type { Settings } from '../../known/settings/list.ts';
 import type { Candidate } from '../../model/candidate.ts';
-import type { Item } from '../../model/item.ts';
+import { aboutOf, type Item } from '../../model/item.ts';
 import { moved } from '../../model/moved.ts';
 import { bringIn, keepEmbed, makeEmbed, type Embed } from '../../pipeline.ts';
 import type { Finding } from '../../steps/check/finding.ts';
+import type { Reached } from '../../proof/reach/reached.ts';
 import { withoutParameter } from '../../steps/check/withoutParameter.ts';
 import type { Change } from './found.ts';
 import type { Rules } from './rules.ts';
@@ -15,8 +16,8 @@ import type { Rules } from './rules.ts';
 export interface SweepSettings extends Pick<Context, 'book' | 'site'> {
   style: HouseStyle | undefined;
   rules: Rules;
-  /** Share links of items that are known to be gone. */
-  gone: ReadonlySet<string>;
+  /** What visitors get at the frames of items, by their share links, where hosts were asked. */
+  reached?: ReadonlyMap<string, readonly Reached[]> | undefined;
 }
 
 /** One embed as it stands, cut out of the text around it; places are within `text`. */
@@ -62,14 +63,14 @@ export function changed(standing: Standing, embed: Embed, context: Context, sett
 }
 
 function rewritten(standing: Standing, embed: Embed, context: Context, settings: SweepSettings): string {
-  const { rules, gone, book } = settings;
+  const { rules, reached, book } = settings;
   const { item } = standing;
-  const other = Object.hasOwn(rules.exchange, item.canonical)
-    ? bringIn(rules.exchange[item.canonical]!, book)[0]?.item
-    : undefined;
+  const about = aboutOf(item);
+  const other = Object.hasOwn(rules.exchange, about) ? bringIn(rules.exchange[about]!, book)[0]?.item : undefined;
   if (other)
     return makeEmbed(other, { ...carried(item.settings), ...other.settings }, { ...context, form: 'responsive' }).code.text;
-  if (rules.gone && gone.has(item.canonical)) return makeEmbed(item, item.settings, { ...context, form: 'link' }).code.text;
+  if (rules.gone && reached?.get(about)?.some(({ code }) => code === 'gone'))
+    return makeEmbed(item, item.settings, { ...context, form: 'link' }).code.text;
   let text = standing.text;
   let now: Standing = standing;
   let judged = embed;
@@ -115,11 +116,12 @@ function withRemedy(code: string, { addressRange }: Candidate, { remedy }: Findi
 /** What stands there once the code is changed: one embed of the same item; null where it has become a link. */
 function standsAs(text: string, { item, heading }: Standing, { book, rules }: SweepSettings): Standing | 'lost' | null {
   const found = bringIn(text, book);
-  const expected = rules.exchange[item.canonical] ?? item.canonical;
+  const about = aboutOf(item);
+  const expected = Object.hasOwn(rules.exchange, about) ? rules.exchange[about]! : about;
   const [one] = found;
   if (found.length !== 1 || !one?.item) return 'lost';
   if (one.candidate.source === 'link') return null;
-  if (one.item.canonical !== expected && bringIn(expected, book)[0]?.item?.canonical !== one.item.canonical) return 'lost';
+  if (aboutOf(one.item) !== expected && bringIn(expected, book)[0]?.item?.canonical !== one.item.canonical) return 'lost';
   return { text, candidate: one.candidate, item: one.item, heading };
 }
 

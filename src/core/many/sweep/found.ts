@@ -14,6 +14,8 @@ export interface SweptEmbed {
   host: string | null;
   /** The share link, tidy: the same for all places of an item. */
   item: string;
+  /** The address that its frame shows, without settings; null where it needs none. */
+  frame: string | null;
   title: string;
   /** Whether anything is loaded from its host before a visitor asked for it. */
   loads: boolean;

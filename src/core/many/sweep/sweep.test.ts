@@ -34,7 +34,6 @@ const rules = (some: object): SweepSettings => ({
   site: sites[0]!,
   style,
   rules: rulesSchema.parse({ version: 1, ...some }),
-  gone: new Set(),
 });
 const ALL = ['autoplayUnmuted', 'muteAlone', 'insecureFrame', 'unknownParameter', 'endBeforeStart', 'severalStart', 'sameTitle'];
 

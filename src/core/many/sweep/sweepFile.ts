@@ -1,5 +1,6 @@
 import { canKeep } from '../../live/keep.ts';
 import type { Context } from '../../context.ts';
+import { aboutOf } from '../../model/item.ts';
 import { siblingsOf } from '../../model/sibling.ts';
 import { bringIn, type Recognised } from '../../pipeline.ts';
 import { asItStands, changed, cutOut, loadsUnasked, type SweepSettings } from './change.ts';
@@ -81,9 +82,10 @@ function sweepEmbed(
 ): { embed: Omit<SweptEmbed, 'file'>; why: LeftWhy | null } {
   const { candidate } = one;
   const item = one.item!;
+  const about = aboutOf(item);
   const [from, to] = candidate.range;
-  const { book, site } = settings;
-  const context: Context = { book, site, facts: {}, siblings: siblingsOf(all, one) };
+  const { book, site, reached } = settings;
+  const context: Context = { book, site, facts: {}, siblings: siblingsOf(all, one), reached: reached?.get(about) };
   const plain = canKeep(candidate);
   const standing = cutOut(piece.text, candidate, item, settings.rules.titles ? around.headingAt(from) : '');
   const embed = plain ? asItStands(standing, context) : null;
@@ -93,7 +95,8 @@ function sweepEmbed(
     source: candidate.source,
     kind: item.kind,
     host: item.host,
-    item: item.canonical,
+    item: about,
+    frame: item.frame,
     title: String(item.settings.title ?? ''),
     loads: item.settings.load !== 'ask',
     findings: embed?.findings ?? [],
