@@ -4,8 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import type { ElementHandle, Page } from 'puppeteer-core';
+import { request } from 'undici';
 import { afterAll, describe, expect, test } from 'vitest';
 import { findings } from './axe.ts';
+import { bringIn, choose, openBench, openToken } from './bench.ts';
 import { find, goTo, newVisitor, press, waitFor, waitForNoText, waitForText } from './driver.ts';
 import { launchBrowser } from './browser.ts';
 import { forget, giveFile, savedBy } from './files.ts';
@@ -16,6 +18,16 @@ const folder = mkdtempSync(join(tmpdir(), 'sweep-flow-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const visit = (work: (page: Page) => Promise<void>): Promise<void> => visitor(world)('/sweep', ['button', 'Read the site'], work);
+
+/** What the sample site gives at a path; its name is known to browsers alone. */
+async function tidemill(path: string): Promise<Uint8Array> {
+  const { port } = world.server;
+  const { body } = await request(`http://127.0.0.1:${port}${path}`, { headers: { host: `tidemill.localhost:${port}` } });
+  return new Uint8Array(await body.arrayBuffer());
+}
+/** The files of a zip that the sample site gives away. */
+const exported = async (name: string): Promise<[string, string][]> =>
+  Object.entries(unzipSync(await tidemill(`/export/${name}`))).map(([path, bytes]) => [path, strFromU8(bytes)]);
 
 const TITLES = 'Give frames without a title that of the heading above';
 const COVERS = 'Put a cover before everything that loads unasked';
@@ -57,6 +69,32 @@ async function readFolder(): Promise<string[]> {
   ).entries())
     if (name.endsWith('.html')) texts.push([name, await (await handle.getFile()).text()]);
   return texts.sort(([a], [b]) => (a < b ? -1 : 1)).map(([, text]) => text);
+}
+
+/** Puts files into a folder that the browser keeps for this page, and takes it for whoever is asked for one. */
+async function fillSite(files: readonly (readonly [string, string])[]): Promise<void> {
+  const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('tide-mill', { create: true });
+  for (const [path, text] of files) {
+    const parts = path.split('/');
+    let at = root;
+    for (const part of parts.slice(0, -1)) at = await at.getDirectoryHandle(part, { create: true });
+    const stream = await (await at.getFileHandle(parts.at(-1)!, { create: true })).createWritable();
+    await stream.write(text);
+    await stream.close();
+  }
+  Object.assign(window, { showDirectoryPicker: () => root });
+}
+
+/** What stands in that folder now, by path. */
+async function readSite(paths: readonly string[]): Promise<[string, string][]> {
+  const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('tide-mill');
+  const found: [string, string][] = [];
+  for (const path of paths) {
+    const [folder, name] = path.split('/') as [string, string];
+    const handle = await (await root.getDirectoryHandle(folder)).getFileHandle(name);
+    found.push([path, await (await handle.getFile()).text()]);
+  }
+  return found;
 }
 
 /** Whoever is asked for a folder chooses that one. */
@@ -157,6 +195,99 @@ describe('a site is swept', () => {
     await waitForNoText(later, 'The frame has no title');
     await context.close();
   });
+
+  test('of 240 pages, put right in one go, proved, swept again, and taken back', async () => {
+    const { context, page } = await newVisitor(world.browser);
+    const pages = await exported('pages.zip');
+    // A house style: no videos of others at the end.
+    await openBench(page, world.server.address);
+    await bringIn(page, `${world.host('lanternreel')}/see/f3rryday`);
+    await choose(page, 'then anyone’s videos', 'Related videos', 'Same channel');
+    await openToken(page, 'then its own channel', 'Related videos');
+    await press(page, 'button', 'Take it into the house style');
+    await waitForText(page, 'House style of Quillmarsh Tide Mill');
+    await press(page, 'button', 'Done');
+
+    await press(page, 'link', 'Sweep');
+    await page.evaluate(fillSite, pages);
+    await press(page, 'button', 'Open a folder');
+    await waitForText(page, '180 embeds of 21 items');
+    await press(page, 'button', 'Ask the hosts what is gone');
+    await waitForText(page, 'Ask the hosts again', 60_000);
+    await waitForText(page, 'There is nothing at this address any more');
+    const asked = JSON.parse(strFromU8(await tidemill('/asked'))) as { paths: string[] };
+    expect(asked.paths.filter((path) => path.startsWith('/news/'))).toEqual([]);
+
+    await press(page, 'checkbox', 'Follow the house style of Quillmarsh Tide Mill');
+    for (const rule of [TITLES, COVERS, 'Turn what is gone into a link']) await press(page, 'checkbox', rule);
+    await press(page, 'button', 'Write into the folder (180 embeds)');
+    await waitForText(page, '180 files written.', 60_000);
+    await waitForNoText(page, 'The frame has no title');
+    await waitForNoText(page, 'There is nothing at this address any more');
+    await waitForText(page, 'Put right');
+    const after = new Map(
+      await page.evaluate(
+        readSite,
+        pages.map(([path]) => path),
+      ),
+    );
+    const before = new Map(pages);
+    for (const [path, text] of before) {
+      const now = after.get(path)!;
+      const [was] = /<iframe[^]*<\/iframe>/.exec(text) ?? [''];
+      // Nothing but the embed has changed.
+      expect(now.startsWith(text.slice(0, text.indexOf(was))), path).toBe(true);
+      expect(now.endsWith(text.slice(text.indexOf(was) + was.length)), path).toBe(true);
+      if (was.includes('takenoff')) expect(now).toContain('<a href="');
+      else if (was.includes('lanternreel') && !was.includes('sluice-camera')) expect(now, path).toContain('after=own');
+      if (was !== '') expect(now, path).not.toMatch(/<iframe(?![^>]*srcdoc)/);
+    }
+
+    // Somebody puts an old page back: the next visit, from the list of what was swept before, says so.
+    await page.evaluate(fillSite, pages.slice(0, 3));
+    await press(page, 'button', 'New sweep');
+    await waitForText(page, 'Swept before');
+    await press(page, 'button', 'Open again');
+    await press(page, 'button', 'Came back 3');
+    await waitForText(page, 'news/1.html:8');
+    await page.select('.sweep-by select', 'finding');
+    await find(page, 'button', 'The frame has no title 3');
+
+    // What stands there comes onto the Shelf, with its pages.
+    await press(page, 'button', 'Take in what is not on it (20)');
+    await waitForText(page, '20 embeds taken in');
+    await find(page, 'button', 'Take in what is not on it (0)');
+    await press(page, 'button', 'Take it back');
+    await waitForNoText(page, 'Last written');
+    expect(
+      await page.evaluate(
+        readSite,
+        pages.map(([path]) => path),
+      ),
+    ).toEqual(pages);
+    await press(page, 'link', 'Shelf');
+    await waitForText(page, '21 embeds');
+    await context.close();
+  });
+
+  test.each([
+    ['notes.zip', 'Markdown'],
+    ['site.xml', 'one XML file'],
+  ])('as %s, which is %s: titles put in, and the changed files swept again', async (name) =>
+    visit(async (page) => {
+      const path = join(folder, name);
+      writeFileSync(path, await tidemill(`/export/${name}`));
+      await giveFile(page, 'Open a zip or files', path);
+      await waitForText(page, '180 embeds of 21 items');
+      await press(page, 'checkbox', TITLES);
+      const saved = await savedBy(page, () => press(page, 'button', 'Save the changed files (180 embeds)'));
+      await press(page, 'button', 'New sweep');
+      await giveFile(page, 'Open a zip or files', saved.path);
+      await waitForText(page, '180 embeds of 21 items');
+      await waitForNoText(page, 'The frame has no title');
+      forget(saved);
+    }),
+  );
 
   test('by its address: 240 pages and more, its traps told, one embed opened on the Bench, and a report saved', () =>
     visit(async (page) => {

@@ -4,7 +4,7 @@ import { createServer as listen, type Server } from 'node:http';
 import { request } from 'undici';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { linksIn, sitemapIn } from '../core/many/sweep/siteLinks.ts';
-import { PAGES } from '../standins/tidemill/routes.ts';
+import { PAGES } from '../standins/tidemill/pages.ts';
 import type { CrawlTold } from '../core/many/sweep/crawled.ts';
 import { crawl } from './crawl.ts';
 import { Refused, type Fetched } from './guard.ts';

@@ -1,44 +1,8 @@
 import { Router } from 'express';
-import mustache from 'mustache';
 import { gzipSync } from 'node:zlib';
+import { strToU8, zipSync } from 'fflate';
 import { addressOf, type StandIn } from '../standIn.ts';
-import { readCardFiles } from '../world.ts';
-
-/** As many pages as the sample site has, apart from its traps. */
-export const PAGES = 240;
-
-const PAGE = `<!doctype html>
-<html lang="en">
-<head><meta charset="utf-8"><title>{{title}}</title></head>
-<body>
-<nav><a href="/">Quillmarsh Tide Mill</a> <a href="/calendar/2027/1">Calendar</a> <a href="/ring/a">The round walk</a> <a href="/private/ledger">Ledger</a></nav>
-<h1>{{title}}</h1>
-<p>Twice a day the estuary fills the mill pond &amp; the sluice closes behind it.</p>
-{{{code}}}
-<p>{{#links}}<a href="{{.}}">{{.}}</a> {{/links}}</p>
-</body>
-</html>
-`;
-const SUBJECTS = ['High water', 'Low water', 'The ferry', 'Grinding day', 'The song of the mill'];
-
-const pathOf = (number: number): string => `/news/${number}`;
-
-/** Codes as sites have them: frames of every host that has any, some with settings, few with a title. */
-function codes(origin: string): string[] {
-  return readCardFiles(origin).flatMap(({ text }) => {
-    const { links } = JSON.parse(text) as { links: { framed?: boolean; examples: string[] }[] };
-    return links
-      .filter(({ framed }) => framed)
-      .flatMap(({ examples }) => examples.slice(0, 1))
-      .map((address) => `<iframe src="${address.replaceAll('&', '&amp;')}" width="560" height="315"></iframe>`);
-  });
-}
-
-function pageAt(number: number, some: readonly string[]): string {
-  const title = `${SUBJECTS[number % SUBJECTS.length]} ${number}`;
-  const next = [number + 1, number + 7].filter((one) => one <= PAGES).map(pathOf);
-  return mustache.render(PAGE, { title, code: number % 4 === 0 ? '' : some[number % some.length], links: next });
-}
+import { asMarkdown, asXml, pagesOf, pathOf, plainPage, type ExportedFile } from './pages.ts';
 
 /** What was asked of the site, so that tests can see how polite whoever asked was. */
 interface Asked {
@@ -53,7 +17,7 @@ export const tidemill: StandIn = {
   routers: ({ origin }) => {
     const router = Router();
     const here = addressOf('tidemill', origin);
-    const some = codes(origin);
+    const pages = pagesOf(origin);
     const asked: Asked = { paths: [], together: 0 };
     let open = 0;
     router.get('/asked', (_, response) => void response.json(asked));
@@ -81,25 +45,31 @@ export const tidemill: StandIn = {
     );
     router.get('/pages-1.xml', (_, response) => void response.type('application/xml').send(map(1, 100)));
     router.get('/pages-2.xml.gz', (_, response) => void response.type('application/gzip').send(gzipSync(map(101, 200))));
-    router.get(
-      '/',
-      (_, response) => void response.send(mustache.render(PAGE, { title: 'Quillmarsh Tide Mill', code: '', links: [pathOf(1)] })),
-    );
+    router.get('/', (_, response) => void response.send(plainPage('Quillmarsh Tide Mill', [pathOf(1)])));
     let busy = true;
     router.get('/news/:number', ({ params }, response) => {
       const number = Number(params.number);
-      if (!(number >= 1 && number <= PAGES)) return void response.status(404).send('There is no such page.');
+      const page = pages[number - 1];
+      if (!page) return void response.status(404).send('There is no such page.');
       // Once it has too much to do.
       if (number === 13 && busy) {
         busy = false;
         return void response.status(429).set('Retry-After', '1').send('A moment.');
       }
-      response.send(pageAt(number, some));
+      response.send(page.html);
     });
+    // What its editor gives away: its pages as they are, as Markdown, and all of it in one file.
+    const zipOf = (files: readonly ExportedFile[]): Buffer =>
+      Buffer.from(zipSync(Object.fromEntries(files.map(({ name, text }) => [name, strToU8(text)]))));
+    router.get('/export/pages.zip', (_, response) => {
+      response.type('zip').send(zipOf(pages.map(({ number, html }) => ({ name: `news/${number}.html`, text: html }))));
+    });
+    router.get('/export/notes.zip', (_, response) => void response.type('zip').send(zipOf(asMarkdown(origin))));
+    router.get('/export/site.xml', (_, response) => void response.type('application/xml').send(asXml(origin).text));
     router.get('/calendar/:year/:month', ({ params }, response) => {
       const month = Number(params.month);
       const next = month === 12 ? `/calendar/${Number(params.year) + 1}/1` : `/calendar/${params.year}/${month + 1}`;
-      response.send(mustache.render(PAGE, { title: `Tides ${params.month}/${params.year}`, code: '', links: [next, '/large'] }));
+      response.send(plainPage(`Tides ${params.month}/${params.year}`, [next, '/large']));
     });
     router.get('/ring/:place', ({ params }, response) => response.redirect(302, `/ring/${params.place === 'a' ? 'b' : 'a'}`));
     router.get('/private/ledger', (_, response) => void response.send('This is nobody’s business.'));

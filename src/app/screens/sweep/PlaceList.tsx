@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState, type ReactElement } from 'react';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
+import type { Finding } from '../../../core/steps/check/finding.ts';
 import { groupsOf, type Group, type Grouping } from '../../../core/many/sweep/groups.ts';
 import { sayFinding } from '../../../messages/findings.ts';
 import { KIND_NAMES } from '../../../messages/kinds.ts';
@@ -20,16 +21,23 @@ interface Props {
   choose: (key: string | null) => void;
 }
 
+/** A page of a site by its path, and a file by its name. */
+const pathOf = (file: string): string => file.replace(/^https?:\/\/[^/]+(?=\/)/, '');
+
 /** Height of a row, and of the head of a group, in pixels. */
 const ROW = 62;
 const HEAD = 40;
 
 /** A line of the list: the head of a group, or a place in it. */
-type Line = { key: string; group: Group } | { key: string; embed: SweptEmbed };
+type Line = { key: string; group: Group } | { key: string; embed: SweptEmbed; told: Finding | undefined };
 
 function linesOf(embeds: readonly SweptEmbed[], by: Grouping | '', opened: ReadonlySet<string>): Line[] {
   const places = (some: readonly SweptEmbed[], group: string): Line[] =>
-    some.map((embed) => ({ key: `${group} ${keyOf(embed)}`, embed }));
+    some.map((embed) => ({
+      key: `${group} ${keyOf(embed)}`,
+      embed,
+      told: embed.findings.find(({ code }) => by === 'finding' && code === group) ?? embed.findings[0],
+    }));
   if (by === '') return places(embeds, '');
   return groupsOf(embeds, by).flatMap((group) => [
     { key: group.key, group },
@@ -68,12 +76,13 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
                 <GroupHead group={line.group} by={by as Grouping} open={opened.has(line.key)} turn={() => turn(line.key)} />
               </li>
             );
-          const { embed } = line;
+          const { embed, told } = line;
           const its = keyOf(embed);
           return (
             <li key={key} className="sweep-row" style={style}>
               <Place
                 embed={embed}
+                told={told}
                 changes={!spared.has(its)}
                 spare={(one) => spare(its, one)}
                 open={open === its}
@@ -104,7 +113,7 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
     },
     host: () => sayHost({ host: first!.host }, (id) => book.byId.get(id)?.card.name),
     item: () => first!.title || key.replace(/^https?:\/\//, ''),
-    file: () => key,
+    file: () => pathOf(key),
   }[by];
   return (
     <button type="button" className="sweep-group" aria-expanded={open} onClick={turn}>
@@ -116,16 +125,17 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
 
 interface PlaceProps {
   embed: SweptEmbed;
+  /** The finding that is told in the list. */
+  told: Finding | undefined;
   changes: boolean;
   spare: (spared: boolean) => void;
   open: boolean;
   choose: () => void;
 }
 
-function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElement {
+function Place({ embed, told, changes, spare, open, choose }: PlaceProps): ReactElement {
   const book = useAppSelector(selectBook);
   const { file, line, kind, host, item, title, findings, change } = embed;
-  const [first] = findings;
   return (
     <>
       {change ? (
@@ -140,7 +150,7 @@ function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElemen
       )}
       <button type="button" className="sweep-place" aria-expanded={open} onClick={choose}>
         <span className="sweep-file">
-          {file}:{line}
+          {pathOf(file)}:{line}
         </span>
         <span>
           <span className="sweep-item">{title || item.replace(/^https?:\/\//, '')}</span>
@@ -148,8 +158,8 @@ function Place({ embed, changes, spare, open, choose }: PlaceProps): ReactElemen
             {KIND_NAMES[kind]} · {sayHost({ host }, (id) => book.byId.get(id)?.card.name)}
           </small>
         </span>
-        <span className="sweep-told" data-tone={first?.severity}>
-          {first ? sayFinding(first) : t('Nothing was found.')}
+        <span className="sweep-told" data-tone={told?.severity}>
+          {told ? sayFinding(told) : t('Nothing was found.')}
           {findings.length > 1 && <small>{t('and {count} more', { count: findings.length - 1 })}</small>}
         </span>
       </button>

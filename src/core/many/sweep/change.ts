@@ -1,3 +1,4 @@
+import { escapeAttribute, escapeText } from 'entities';
 import type { Context } from '../../context.ts';
 import type { HouseStyle } from '../../known/styles/style.ts';
 import { styleFor } from '../../known/styles/style.ts';
@@ -69,8 +70,7 @@ function rewritten(standing: Standing, embed: Embed, context: Context, settings:
   const other = Object.hasOwn(rules.exchange, about) ? bringIn(rules.exchange[about]!, book)[0]?.item : undefined;
   if (other)
     return makeEmbed(other, { ...carried(item.settings), ...other.settings }, { ...context, form: 'responsive' }).code.text;
-  if (rules.gone && reached?.get(about)?.some(({ code }) => code === 'gone'))
-    return makeEmbed(item, item.settings, { ...context, form: 'link' }).code.text;
+  if (rules.gone && reached?.get(about)?.some(({ code }) => code === 'gone')) return linkTo(about, item);
   let text = standing.text;
   let now: Standing = standing;
   let judged = embed;
@@ -85,6 +85,10 @@ function rewritten(standing: Standing, embed: Embed, context: Context, settings:
   }
   return text;
 }
+
+/** What is left of an embed that is gone: a link to where it was. */
+const linkTo = (address: string, { settings: { title } }: Item): string =>
+  `<a href="${escapeAttribute(address)}">${escapeText(String(title ?? '').trim() || address.replace(/^https?:\/\//, ''))}</a>`;
 
 /** What is the page's, and not the item's. */
 const carried = ({ title, width, height, ratio, widthMode }: Settings): Settings =>

@@ -11,10 +11,11 @@ export interface FrameAsked {
 /** The frame addresses of all items of a sweep, each item once. */
 export function framesOf(embeds: readonly SweptEmbed[], { book, site }: Pick<SweepSettings, 'book' | 'site'>): FrameAsked[] {
   const byItem = new Map<string, FrameAsked>();
-  for (const { item, frame } of embeds) {
+  for (const { item, host, frame } of embeds) {
     if (frame === null || byItem.has(item)) continue;
-    const known = bringIn(item, book)[0]?.item;
-    byItem.set(item, { link: (known && reachAddress(known, {}, { book, site })) ?? frame, item });
+    const known = host === null ? undefined : bringIn(item, book)[0]?.item;
+    // Where no card knows the host, the address with all of its parameters is the item.
+    byItem.set(item, { link: known ? (reachAddress(known, {}, { book, site }) ?? frame) : item, item });
   }
   return [...byItem.values()];
 }

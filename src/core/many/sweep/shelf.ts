@@ -13,7 +13,11 @@ export interface AgainstShelf {
 
 /** The address at which a file of a site stands, below the address of the site; null for what is no page (RFC 3986, section 5). */
 export function pageAddress(file: string, site: string): string | null {
-  const path = /^https?:/i.test(file) ? file : /\.(?:html?|xhtml|php)$/i.test(file) ? encodeURI(file) : null;
+  const path = /^https?:/i.test(file)
+    ? file
+    : /\.(?:html?|xhtml|php)$/i.test(file)
+      ? file.split('/').map(encodeURIComponent).join('/')
+      : null;
   const address =
     path === null ? null : URL.parse(path.replace(/(^|\/)index\.(?:html?|php)$/i, '$1'), `${site.replace(/\/$/, '')}/`);
   return address && address.href.length <= MOST.address ? address.href : null;
