@@ -88,6 +88,7 @@ withHosts(program.command('order'))
   .option('--transcripts', t('fetches the transcripts and chapters that the feed names'))
   .option('--order <file>', t('keeps the running order there; what is new comes in the next time'))
   .option('--site <file>', t('the site that the page is for, as JSON'))
+  .option('--style <file>', t('the house style that its players follow, as JSON'))
   .option('--out <file>', t('writes it there'))
   .argument('<source>', t('a file, or the address of a feed'))
   .action(run(async (...args: Parameters<typeof order>) => (await import('./order.ts')).order(...args)));

@@ -9,7 +9,9 @@ import { pageOf } from '../core/order/page/page.ts';
 import { readJson as parseJson } from '../core/model/json.ts';
 import { sayFetched, sayFound, sayNews, sayOrderFinding } from '../messages/order.ts';
 import { SEVERITY_WORDS } from '../messages/severity.ts';
-import { openBook, readFileOrSay, readSite, sampleSite, UsageError } from './io.ts';
+import { styleSchema } from '../core/known/styles/style.ts';
+import { charsetIn, markupText } from '../core/many/batch/markupText.ts';
+import { openBook, readFileOrSay, readJson, readSite, sampleSite, UsageError } from './io.ts';
 import { t } from '../messages/t.ts';
 
 interface Options {
@@ -22,6 +24,7 @@ interface Options {
   transcripts?: boolean;
   out?: string;
   site?: string;
+  style?: string;
   hosts?: string;
   order?: string;
 }
@@ -55,7 +58,7 @@ async function fetchText(address: string): Promise<string> {
         ? t('{address} does not answer ({status}).', { address, status: answer.status })
         : t('{address} does not answer.', { address }),
     );
-  return answer.text();
+  return markupText(new Uint8Array(await answer.arrayBuffer()), charsetIn(answer.headers.get('content-type') ?? '')).text;
 }
 
 /** A running order of our own format; null where the text is none. */
@@ -110,14 +113,15 @@ function outOf(whole: Order, options: Options): string {
   return pageOrCode(whole, options);
 }
 
-function pageOrCode(whole: Order, { site: file, hosts, form: wanted, address, text = false }: Options): string {
+function pageOrCode(whole: Order, { site: file, style: styleFile, hosts, form: wanted, address, text = false }: Options): string {
   const [book, site] = [openBook(hosts), file === undefined ? sampleSite() : readSite(file)];
   const form = ORDER_FORMS.find(({ id }) => id === wanted);
   if (wanted !== undefined && !form)
     throw new UsageError(t('--form takes {forms}.', { forms: ORDER_FORMS.map(({ id }) => id).join(', ') }));
   if (form?.id === 'file' && address === undefined)
     throw new UsageError(t('--form file takes --address, where the page will stand.'));
-  const page = pageOf(whole, { book, site });
+  const style = styleFile === undefined ? undefined : readJson(styleFile, { what: t('house style'), schema: styleSchema });
+  const page = pageOf(whole, { book, site, style });
   const checked = { order: whole, site, played: page.played, weight: Buffer.byteLength(page.html), reached: new Map() };
   for (const finding of checkOrder(checked))
     console.error(`${SEVERITY_WORDS[finding.severity]}: ${sayOrderFinding(finding, whole)}`);

@@ -23,6 +23,8 @@ import {
   savePicture,
   wholesOf,
 } from '../storage/embeds.ts';
+import { newOrder } from '../../core/order/order.ts';
+import { addOrderVersion, findOrder, listOrders, saveOrder, savePlaced } from '../storage/orders.ts';
 import { watchEmbeds, type Stock } from '../storage/watch.ts';
 import { startAutosave } from './autosave.ts';
 import { broughtIn, changed, kept, opened } from './bench.ts';
@@ -72,6 +74,23 @@ const made = (id: string, change: Partial<Made> = {}): Made => ({
   facts: {},
   look: [],
   ...change,
+});
+
+test('a running order keeps where it stands, and its versions, when it is changed; gone back to, it is as it was', async () => {
+  const order = newOrder('talks', { name: 'Talks' });
+  await saveOrder(order);
+  await savePlaced('talks', [{ address: 'https://mill.example/talks', since: 1 }]);
+  await addOrderVersion(order, 5);
+  await addOrderVersion(order, 6);
+  await saveOrder({ ...order, name: 'Lectures' });
+  expect(await findOrder('talks')).toMatchObject({
+    order: { name: 'Lectures' },
+    placed: [{ address: 'https://mill.example/talks', since: 1 }],
+    versions: [{ taken: 5, order: { name: 'Talks' } }],
+  });
+  expect((await listOrders()).orders.map((one) => one.versions.length)).toEqual([1]);
+  await expect(savePlaced('talks', [{ address: 'javascript:x', since: 1 }])).rejects.toThrow();
+  expect((await findOrder('talks'))!.placed).toHaveLength(1);
 });
 
 describe('what is kept', () => {

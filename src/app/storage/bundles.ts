@@ -3,7 +3,7 @@ import { preferenceSchema, type Bundle } from '../../core/keeping/bundle/bundle.
 import { BUNDLE_VERSION } from '../../core/keeping/bundle/version.ts';
 import { database, findPreference, savePreference } from './database.ts';
 import { wholesOf } from './embeds.ts';
-import { listOrders } from './orders.ts';
+import { listOrders, orderRow } from './orders.ts';
 import { listCards, listLessons, listSites, listStyles } from './own.ts';
 
 const { embeds, versions, pictures, proofs, backs, sites, styles, cards, preferences, lessons, orders } = database;
@@ -63,7 +63,7 @@ export async function takeIn(bundle: Bundle, chosen: ReadonlySet<string>): Promi
       await styles.bulkPut(made.styles);
       await cards.bulkPut(made.cards);
       await lessons.bulkPut(made.lessons);
-      await orders.bulkPut(made.orders.map(({ changed, order }) => ({ id: order.id, changed, order })));
+      await orders.bulkPut(made.orders.map(orderRow));
       await preferences.bulkPut(made.preferences);
     },
   );

@@ -20,7 +20,7 @@ export const database = new Dexie('refenestra') as Dexie & {
   batches: EntityTable<{ id: string }, 'id'>;
   libraries: EntityTable<{ address: string }, 'address'>;
   proved: EntityTable<{ id: string }, 'id'>;
-  orders: EntityTable<{ id: string; changed: number; order: unknown }, 'id'>;
+  orders: EntityTable<{ id: string }, 'id'>;
   sweeps: EntityTable<{ id: string; folder: FileSystemDirectoryHandle; files: readonly unknown[] }, 'id'>;
   swept: EntityTable<{ name: string }, 'name'>;
   lessons: EntityTable<{ id: string; examples: unknown; putRight: unknown }, 'id'>;

@@ -16,7 +16,7 @@ const withoutEmpty = (known: Known): Known =>
 const momentOf = (entry: Entry, at: number): string => `${(entry.page ?? entry.address).replace(/#.*/s, '')}#t=${at}`;
 
 function described(entry: Entry, book: HostBook): Known {
-  const { plays } = playsOf(entry, book);
+  const { plays } = playsOf(entry, { book });
   const { seconds, from = 0, until } = entry;
   const media = plays.by === 'audio' || plays.by === 'video';
   return withoutEmpty({

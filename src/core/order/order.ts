@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { sameJson } from '../model/json.ts';
+import { MOST_PLACED, placementSchema } from '../model/placement.ts';
 
 /**
  * A running order: entries in order, each an item of any host or a media file, and how a page plays them as one.
@@ -80,8 +82,19 @@ export const orderSchema = z.strictObject({
 });
 export type Order = z.infer<typeof orderSchema>;
 
-/** A running order as it is kept, with when it was changed: milliseconds since the epoch. */
-export const keptOrderSchema = z.strictObject({ changed: z.number(), order: orderSchema });
+/** How many versions of a running order are kept: those that were taken away last. */
+export const MOST_VERSIONS = 10;
+
+const version = z.strictObject({ taken: z.number(), order: orderSchema });
+export type OrderVersion = z.infer<typeof version>;
+
+/** A running order as it is kept: when it was changed, where it was placed, and as what it was taken away. Times in milliseconds since the epoch. */
+export const keptOrderSchema = z.strictObject({
+  changed: z.number(),
+  order: orderSchema,
+  placed: z.array(placementSchema).max(MOST_PLACED).default([]),
+  versions: z.array(version).max(MOST_VERSIONS).default([]).describe('The last first'),
+});
 export type KeptOrder = z.infer<typeof keptOrderSchema>;
 
 /** What a file or a feed holds of a running order. */
@@ -125,3 +138,7 @@ export function withNews(order: Order, found: Found, newest = Infinity): { order
 /** Whether a feed names a transcript or chapters of an entry that it does not have yet. */
 export const namesMore = ({ transcriptAt, transcript, chaptersAt, chapters }: Entry): boolean =>
   (transcriptAt !== undefined && transcript.length === 0) || (chaptersAt !== undefined && chapters.length === 0);
+
+/** With one more version, the last first; the same one taken twice is one version. */
+export const takenAlso = (versions: readonly OrderVersion[], order: Order, taken: number): OrderVersion[] =>
+  sameJson(versions[0]?.order, order) ? [...versions] : [{ taken, order }, ...versions].slice(0, MOST_VERSIONS);

@@ -1,5 +1,6 @@
 import type { HostBook } from '../known/hosts/book.ts';
 import type { PlayerMessages } from '../known/hosts/card.ts';
+import { styleFor, type HouseStyle } from '../known/styles/style.ts';
 import type { Settings } from '../known/settings/list.ts';
 import { bringIn, makeEmbed } from '../pipeline.ts';
 import { frameAddress } from '../steps/write/address.ts';
@@ -58,8 +59,14 @@ const STREAM = /\.m3u8$/i;
 /** Whether an entry is one, by the ending of its address. */
 export const isStream = ({ address }: Pick<Entry, 'address'>): boolean => STREAM.test(new URL(address).pathname);
 
+/** What a player is chosen and set by. */
+interface PlayedBy {
+  book: HostBook;
+  style?: HouseStyle | undefined;
+}
+
 /** How an entry is played, and what it cannot do; silently where it may begin without a visitor's press. */
-export function playsOf(entry: Entry, book: HostBook, silently = false): Played {
+export function playsOf(entry: Entry, { book, style }: PlayedBy, silently = false): Played {
   const item = bringIn(entry.address, book).find((one) => one.item)?.item;
   const stream = isStream(entry);
   if (!item || item.plain)
@@ -76,6 +83,7 @@ export function playsOf(entry: Entry, book: HostBook, silently = false): Played 
       : AS_LINK;
   if (item.frame === null) return AS_LINK;
   const asked: Settings = {
+    ...styleFor(style, item.kind),
     autoplay: 'on',
     ...(silently && { mute: 'on' as const }),
     ...(entry.from !== undefined && { start: entry.from }),

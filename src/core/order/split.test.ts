@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { runs } from '../../laws/world.ts';
 import { entryOf, type Entry } from './order.ts';
-import { hasParts, intoChapters } from './split.ts';
+import { hasParts, headingsIn, intoChapters } from './split.ts';
 
 const SECONDS = 600;
 const lecture: fc.Arbitrary<Entry> = fc
@@ -63,5 +63,28 @@ test('the title of each part is that of its chapter, and what stands before the 
   ]);
   expect(intoChapters({ ...whole, from: 70, until: 80 }).map(({ title, from, until }) => [title, from, until])).toEqual([
     ['The pond', 70, 80],
+  ]);
+});
+
+test('headings of a transcript are lines that stand over what follows, and no sentences', () => {
+  const said = [
+    '# The pond',
+    'Twice a day the estuary fills it.',
+    'Chapter 2: The wheel',
+    'chapter 2 is about the wheel, which turns,',
+    'PART IV',
+    'THE SLUICE AND THE FERRY',
+    'BBC',
+    'No.',
+    'Teil 3',
+    `# ${'far too long to be a heading '.repeat(5)}`,
+  ];
+  const transcript = said.map((text, i) => ({ from: i * 10, until: i * 10 + 9, text }));
+  expect(headingsIn(transcript)).toEqual([
+    { at: 0, title: 'The pond' },
+    { at: 20, title: 'Chapter 2: The wheel' },
+    { at: 40, title: 'PART IV' },
+    { at: 50, title: 'THE SLUICE AND THE FERRY' },
+    { at: 80, title: 'Teil 3' },
   ]);
 });

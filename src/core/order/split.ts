@@ -1,4 +1,19 @@
-import type { Entry } from './order.ts';
+import type { Chapter, Entry } from './order.ts';
+
+/** A line that stands over what follows it: marked as in Markdown, numbered as a chapter or a part, or all in capitals. */
+const MARKED = /^#{1,6}\s+(?<title>\S.*)$/;
+const NUMBERED = /^(?:chapter|part|section|kapitel|teil|abschnitt)\s+(?:\d{1,3}|[ivxlc]{1,7})\b(?!.*[,;]$)/i;
+const LONGEST_HEADING = 100;
+
+/** The headings of a transcript as chapters: lines that stand over what follows them. */
+export const headingsIn = (transcript: Entry['transcript']): Chapter[] =>
+  transcript.flatMap(({ from, text }) => {
+    const line = text.trim();
+    if (line.length > LONGEST_HEADING) return [];
+    const marked = MARKED.exec(line)?.groups?.title;
+    const spoken = NUMBERED.test(line) || (/\p{Lu}{2}.*\s.*\p{Lu}{2}/u.test(line) && line === line.toUpperCase());
+    return marked !== undefined ? [{ at: from, title: marked }] : spoken ? [{ at: from, title: line }] : [];
+  });
 
 /** An entry that its chapters make several of. */
 export const hasParts = ({ chapters, from = 0, until = Infinity }: Entry): boolean =>

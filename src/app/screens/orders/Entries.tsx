@@ -16,11 +16,11 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { Button } from '@mui/material';
-import { useState, type ComponentProps, type ReactElement } from 'react';
+import { useMemo, useState, type ComponentProps, type ReactElement } from 'react';
 import { parseTime, showTime } from '../../../core/model/time.ts';
 import type { Entry } from '../../../core/order/order.ts';
 import type { PlayNote } from '../../../core/order/plays.ts';
-import { hasParts, intoChapters } from '../../../core/order/split.ts';
+import { hasParts, headingsIn, intoChapters } from '../../../core/order/split.ts';
 import { sayPlayNote } from '../../../messages/order.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
@@ -67,7 +67,9 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
                 notes={notes[i] ?? []}
                 set={(next) => set(entries.map((one) => (one.id === entry.id ? { ...one, ...next } : one)))}
                 remove={() => set(entries.filter((one) => one.id !== entry.id))}
-                split={() => set(entries.flatMap((one) => (one.id === entry.id ? intoChapters(one) : [one])))}
+                split={(chapters) =>
+                  set(entries.flatMap((one) => (one.id === entry.id ? intoChapters({ ...one, chapters }) : [one])))
+                }
               />
             ))}
           </ol>
@@ -88,14 +90,15 @@ interface RowProps {
   notes: readonly PlayNote[];
   set: (next: Partial<Entry>) => void;
   remove: () => void;
-  /** Its chapters as entries of their own. */
-  split: () => void;
+  /** These chapters as entries of their own. */
+  split: (chapters: Entry['chapters']) => void;
 }
 
 function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElement {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: entry.id });
   const name = entry.title || entry.address;
   const [said, setSaid] = useState('');
+  const headings = useMemo(() => headingsIn(entry.transcript), [entry.transcript]);
   const takeWords = async ([file]: NamedText[]): Promise<void> => {
     if (!file) return;
     const [{ readCues }, { readChapters }] = await Promise.all([
@@ -140,8 +143,13 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
             give={takeWords}
           />
           {hasParts(entry) && (
-            <Button aria-label={t('Make entries of the chapters of {name}', { name })} onClick={split}>
+            <Button aria-label={t('Make entries of the chapters of {name}', { name })} onClick={() => split(entry.chapters)}>
               {t('Chapters as entries')}
+            </Button>
+          )}
+          {!hasParts(entry) && hasParts({ ...entry, chapters: headings }) && (
+            <Button aria-label={t('Make entries of the parts of {name}', { name })} onClick={() => split(headings)}>
+              {t('Parts as entries, by the headings of its transcript')}
             </Button>
           )}
           <Button aria-label={t('Remove {name}', { name })} onClick={remove}>

@@ -6,7 +6,7 @@ import { namesMore, orderSchema, withNews, type Entry, type Order } from '../../
 import { pageOf } from '../../../core/order/page/page.ts';
 import { isStream } from '../../../core/order/plays.ts';
 import { LAYOUT_WORDS, LOOP_WORDS, sayFetched, sayNews, VOLUME_WORDS } from '../../../messages/order.ts';
-import { selectBook, selectSite } from '../../state/selectors.ts';
+import { selectBook, selectSite, selectStyles } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { removeOrder } from '../../state/removing.ts';
 import { saveOrder } from '../../storage/orders.ts';
@@ -18,6 +18,7 @@ import { AddEntries } from './AddEntries.tsx';
 import { Entries } from './Entries.tsx';
 import { fetchFeed } from './fetchFeed.ts';
 import { OrderChecks } from './OrderChecks.tsx';
+import { OrderKept } from './OrderKept.tsx';
 import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
 import { OrderProof } from './OrderProof.tsx';
@@ -33,10 +34,11 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
   const store = useStore() as Store;
   const book = useAppSelector(selectBook);
   const site = useAppSelector(selectSite);
+  const style = useAppSelector((all) => (site ? selectStyles(all)[site.id] : undefined));
   const { draft, change: alter, state, undo } = useKeptDraft(order, { check: checkOrder, keep: (one) => void saveOrder(one) });
   const change = (part: Partial<Order>): void => alter((before) => ({ ...before, ...part }));
   const shown = useDeferredValue(draft);
-  const page = useMemo(() => (site ? pageOf(shown, { book, site }) : null), [shown, book, site]);
+  const page = useMemo(() => (site ? pageOf(shown, { book, site, style }) : null), [shown, book, site, style]);
   return (
     <>
       <section className="order" aria-label={t('The running order')}>
@@ -86,6 +88,9 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
             <input type="checkbox" checked={draft.autoplay} onChange={({ target }) => change({ autoplay: target.checked })} />
             {t('Begins by itself, without sound')}
           </label>
+          {site && style && style.rules.length > 0 && (
+            <small className="quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
+          )}
           <Choice
             label={t('Volume')}
             value={String(Math.round(draft.volume * 4) * 25)}
@@ -125,6 +130,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           </Suspense>
         )}
         {page && site && <OrderOut order={shown} page={page} site={site} />}
+        <OrderKept order={order} goBack={(was) => alter(() => was)} />
         {page && site && <OrderChecks order={shown} page={page} site={site} change={alter} />}
         {site && shown.entries.length > 0 && <OrderProof key={shown.id} order={shown} site={site} />}
         {page && <OrderPreview order={shown} page={page} />}

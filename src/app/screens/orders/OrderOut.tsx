@@ -11,6 +11,7 @@ import { FORM_NOTES, FORM_WORDS } from '../../../messages/order.ts';
 import { copyText } from '../../copyText.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { addOrderVersion } from '../../storage/orders.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { saveFile } from '../../ui/files.ts';
 import { Losses } from '../../ui/Losses.tsx';
@@ -36,12 +37,15 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
   const bare = form.write(order, page, FILE);
   const code = text ? withText(bare, order, { book, site }) : bare;
   const stripped = site.strips.scripts && (form.scripted || text);
+  const taken = (): void => void addOrderVersion(order, Date.now()).catch(() => undefined);
   const copy = (): void =>
     void copyText(code).then(
-      () =>
+      () => {
+        taken();
         setSaid(
           id === 'file' ? t('The code is copied. Put the page on your site, and its address into the code.') : t('Copied.'),
-        ),
+        );
+      },
       () => setSaid(t('The browser refused to copy. Take it as a file on your site instead.')),
     );
   return (
@@ -64,7 +68,13 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
           {t('Copy the code')}
         </Button>
         {id === 'file' && (
-          <Button variant="outlined" onClick={() => saveFile(FILE, page.html, 'text/html')}>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              saveFile(FILE, page.html, 'text/html');
+              taken();
+            }}
+          >
             {t('Save the page')}
           </Button>
         )}

@@ -18,7 +18,7 @@ import type { Site } from '../../../core/model/site.ts';
 import { sayProved } from '../../../messages/order.ts';
 import { looksOf } from '../../preview.ts';
 import { openStage } from '../../proof/stage.ts';
-import { selectBook } from '../../state/selectors.ts';
+import { selectBook, selectStyles } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';
 
@@ -108,7 +108,11 @@ async function playThrough(order: Order, { site, store, holder, signal, tell }: 
       },
     });
     const short = probeOrder(order, probes, i);
-    void stage.show(orderForm('whole').write(short, pageOf(short, { book, site }), ''), true, () => undefined);
+    void stage.show(
+      orderForm('whole').write(short, pageOf(short, { book, site, style: selectStyles(state)[site.id] }), ''),
+      true,
+      () => undefined,
+    );
     const begun = performance.now();
     while (!signal.aborted && !isShown(reports) && performance.now() - begun < PATIENCE)
       await new Promise((done) => setTimeout(done, LOOK));

@@ -16,6 +16,7 @@ import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts
 import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type EmbedNotes } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { Versions } from './Versions.tsx';
+import { Placements } from '../../ui/Placements.tsx';
 import { showDay, t } from '../../../messages/t.ts';
 
 const PostKit = lazily(
@@ -95,7 +96,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         />
       </Part>
       <Part title={t('Placed on')}>
-        <Placements embed={embed} change={change} />
+        <Placements placed={embed.placed} set={(placed) => change({ placed, stage: placed.length > 0 ? 'placed' : 'ready' })} />
       </Part>
       <Part title={t('Taken')}>
         <Versions embed={embed} />
@@ -132,54 +133,6 @@ function OneLine({ label, value, keep }: { label: string; value: string; keep: (
         onBlur={() => text !== value && keep(text)}
       />
     </form>
-  );
-}
-
-/** The pages in which it stands, as many as there are. */
-function Placements({ embed, change }: { embed: SavedEmbed; change: (part: EmbedNotes) => void }): ReactElement {
-  const [address, setAddress] = useState('');
-  const [wrong, setWrong] = useState(false);
-  const add = (event: SyntheticEvent): void => {
-    event.preventDefault();
-    const url = URL.parse(address.trim());
-    const good = url !== null && /^https?:$/.test(url.protocol) && url.href.length <= MOST.address;
-    setWrong(!good);
-    if (!good) return;
-    const others = embed.placed.filter((one) => one.address !== url.href);
-    change({ placed: [...others, { address: url.href, since: Date.now() }], stage: 'placed' });
-    setAddress('');
-  };
-  const without = (gone: string): void => {
-    const placed = embed.placed.filter((one) => one.address !== gone);
-    change({ placed, stage: placed.length > 0 ? 'placed' : 'ready' });
-  };
-  return (
-    <>
-      <ul className="detail-list">
-        {embed.placed.map((one) => (
-          <li key={one.address}>
-            <span>{one.address.replace(/^https?:\/\//, '')}</span>
-            <small>{t('since {since}', { since: showDay(one.since) })}</small>
-            <button type="button" className="inline-remedy" onClick={() => without(one.address)}>
-              {t('Remove')}
-            </button>
-          </li>
-        ))}
-      </ul>
-      <form onSubmit={add} className="detail-add">
-        <input
-          aria-label={t('Address of a page')}
-          placeholder="https://…"
-          value={address}
-          aria-invalid={wrong}
-          onChange={(event) => setAddress(event.target.value)}
-        />
-        <Button type="submit" variant="outlined">
-          {t('Add this page')}
-        </Button>
-      </form>
-      {wrong && <small className="wrong">{t('Give the whole address of the page, with http:// or https://.')}</small>}
-    </>
   );
 }
 

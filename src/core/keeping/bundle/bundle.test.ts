@@ -42,7 +42,14 @@ describe('a bundle', () => {
     lessons: [
       { id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }], putRight: { dropped: [], parts: [], edges: [] } },
     ],
-    orders: [{ changed: 7, order: newOrder('talks', { name: 'Talks' }) }],
+    orders: [
+      {
+        changed: 7,
+        order: newOrder('talks', { name: 'Talks' }),
+        placed: [{ address: 'https://tidemill.example/talks', since: 8 }],
+        versions: [{ taken: 6, order: newOrder('talks', { name: 'Talk' }) }],
+      },
+    ],
     pictures: [{ id: 'a', address: PICTURE }],
   });
 
@@ -164,7 +171,12 @@ describe('taking a bundle in', () => {
   });
 
   test('of two running orders the newer is proposed, and the other is taken only where it is chosen', () => {
-    const order = (changed: number, name: string) => ({ changed, order: newOrder('talks', { name }) });
+    const order = (changed: number, name: string) => ({
+      changed,
+      order: newOrder('talks', { name }),
+      placed: [],
+      versions: [],
+    });
     const steps = planMerge(bundle({ orders: [order(9, 'Theirs')] }), bundle({ orders: [order(4, 'Mine')] }));
     expect(steps).toEqual([{ part: 'orders', id: 'talks', name: 'Theirs', what: 'change', newer: true }]);
     const taken = (chosen: string[]) => merge(bundle({ orders: [order(9, 'Theirs')] }), bundle(), new Set(chosen)).orders;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Facts } from '../../model/item.ts';
 import { KINDS } from '../../model/kind.ts';
 import { parseRatio } from '../../model/values.ts';
+import { LONGEST_ADDRESS, MOST_PLACED, placementSchema } from '../../model/placement.ts';
 import { workSchema } from './work.ts';
 
 /** Milliseconds since the epoch. */
@@ -9,7 +10,7 @@ const time = z.number();
 const id = z.string().min(1).max(60);
 
 /** How much of each an embed can have: `tag`, `address` and `description` in UTF-16 code units, the rest in number. */
-export const MOST = { tags: 40, tag: 40, placed: 1000, address: 4000, description: 20_000 } as const;
+export const MOST = { tags: 40, tag: 40, placed: MOST_PLACED, address: LONGEST_ADDRESS, description: 20_000 } as const;
 
 /** The tags that a text names, none twice. */
 export const tagsIn = (text: string): string[] =>
@@ -50,9 +51,6 @@ export function factsKept(facts: Facts): z.infer<typeof factsSchema> {
 
 /** How far an embed has come. That it needs a look is not kept here: it follows from what was found. */
 const STAGES = ['draft', 'ready', 'placed'] as const;
-
-/** A page in which an embed was placed. */
-const placementSchema = z.object({ address: z.url({ protocol: /^https?$/ }).max(MOST.address), since: time });
 
 /** An embed as it is kept. */
 export const savedSchema = z.object({

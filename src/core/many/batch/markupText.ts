@@ -1,5 +1,11 @@
 import { textOf, type Decoded } from './textOf.ts';
 
+/** The parameter of a media type (RFC 9110, section 8.3.2). */
+const CHARSET = /;\s*charset\s*=\s*"?([\w.:-]+)/i;
+
+/** The encoding that a `Content-Type` names; undefined where it names none. */
+export const charsetIn = (type: string): string | undefined => CHARSET.exec(type)?.[1];
+
 /** How far into a text its encoding is looked for (HTML, section 13.2.3.2). */
 const HEAD = 1024;
 const DECLARED = /<meta[^>]{0,200}\bcharset\s*=\s*["']?([\w-]+)|<\?xml[^>]{0,100}\bencoding\s*=\s*["']([\w-]+)/i;

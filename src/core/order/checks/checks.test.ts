@@ -33,7 +33,7 @@ interface Case {
 }
 function found({ order = {}, site: of = {}, weight = 9000, reached }: Case) {
   const whole = { ...good, ...order };
-  const played = whole.entries.map((one) => playsOf(one, book, whole.autoplay));
+  const played = whole.entries.map((one) => playsOf(one, { book }, whole.autoplay));
   const answers = new Map(reached ? whole.entries.map(({ address }) => [address, reached]) : []);
   return { whole, findings: checkOrder({ order: whole, site: { ...site, ...of }, played, weight, reached: answers }) };
 }

@@ -1,6 +1,7 @@
 import { escapeHtml } from '../../model/markup/escape.ts';
 import { showTime } from '../../model/time.ts';
 import type { HostBook } from '../../known/hosts/book.ts';
+import type { HouseStyle } from '../../known/styles/style.ts';
 import type { Site } from '../../model/site.ts';
 import { paragraphsOf } from '../cues/paragraphs.ts';
 import type { Entry, Order } from '../order.ts';
@@ -19,6 +20,13 @@ export interface OrderPage {
   played: readonly Played[];
 }
 
+/** What a page is made by; players follow the house style where there is one. */
+export interface PageContext {
+  book: HostBook;
+  site: Site;
+  style?: HouseStyle | undefined;
+}
+
 const RTL = /^(?:ar|fa|he|ur|yi|ps|sd|ug|dv)\b/i;
 /** JSON within a script element: nothing in it can end the element (HTML, section 4.12.1.3). */
 const inScript = (data: PageData): string =>
@@ -28,10 +36,11 @@ const inScript = (data: PageData): string =>
  * One file without dependencies: it asks for nothing before a visitor does, reads well without its script, and plays media
  * files itself and items of hosts in their frames.
  */
-export function pageOf(order: Order, { book, site }: { book: HostBook; site: Site }): OrderPage {
+export function pageOf(order: Order, { book, site, style: houseStyle }: PageContext): OrderPage {
+  const by = { book, style: houseStyle };
   const words = playerWords(site.language);
-  const played = order.entries.map((entry) => playsOf(entry, book));
-  const silent = order.autoplay ? order.entries.map((entry) => playsOf(entry, book, true)) : [];
+  const played = order.entries.map((entry) => playsOf(entry, by));
+  const silent = order.autoplay ? order.entries.map((entry) => playsOf(entry, by, true)) : [];
   const data: PageData = {
     words,
     continuous: order.continuous,

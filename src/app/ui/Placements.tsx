@@ -1,0 +1,56 @@
+import './placements.css';
+import { Button } from '@mui/material';
+import { useState, type ReactElement, type SyntheticEvent } from 'react';
+import { pageAddressOf, placedAlso, type Placement } from '../../core/model/placement.ts';
+import { showDay, t } from '../../messages/t.ts';
+
+interface Props {
+  placed: readonly Placement[];
+  set: (placed: Placement[]) => void;
+}
+
+/** The pages in which something stands, as many as there are. */
+export function Placements({ placed, set }: Props): ReactElement {
+  const [address, setAddress] = useState('');
+  const [wrong, setWrong] = useState(false);
+  const add = (event: SyntheticEvent): void => {
+    event.preventDefault();
+    const page = pageAddressOf(address);
+    setWrong(page === null);
+    if (page === null) return;
+    set(placedAlso(placed, page, Date.now()));
+    setAddress('');
+  };
+  return (
+    <>
+      <ul className="detail-list">
+        {placed.map((one) => (
+          <li key={one.address}>
+            <span>{one.address.replace(/^https?:\/\//, '')}</span>
+            <small>{t('since {since}', { since: showDay(one.since) })}</small>
+            <button
+              type="button"
+              className="inline-remedy"
+              onClick={() => set(placed.filter(({ address: other }) => other !== one.address))}
+            >
+              {t('Remove')}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={add} className="detail-add">
+        <input
+          aria-label={t('Address of a page')}
+          placeholder="https://…"
+          value={address}
+          aria-invalid={wrong}
+          onChange={(event) => setAddress(event.target.value)}
+        />
+        <Button type="submit" variant="outlined">
+          {t('Add this page')}
+        </Button>
+      </form>
+      {wrong && <small className="wrong">{t('Give the whole address of the page, with http:// or https://.')}</small>}
+    </>
+  );
+}
