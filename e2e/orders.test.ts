@@ -342,6 +342,51 @@ describe('a running order', () => {
       await find(page, 'link', 'New running order 1');
     }));
 
+  test('takes what is sought and looked at of the Shelf, remembers its pages, and goes back to what was taken away', () =>
+    withOrders(async (page) => {
+      await goTo(page, `${world.server.address}/batch`);
+      const box = await find(
+        page,
+        'textbox',
+        'Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed',
+      );
+      await box.focus();
+      const films = Array.from({ length: 9 }, (_, i) => `${world.host('lanternreel')}/see/aaaaaaa${i};Film ${i};tides`);
+      const sound = `${world.host('earbrook')}/show/millers-diary;The diary;mill`;
+      await page.keyboard.sendCharacter(['link;title;tags', ...films, sound].join('\n'));
+      await press(page, 'button', 'Make the codes');
+      await waitForText(page, 'All 10 rows are made.');
+      await press(page, 'button', 'To the Shelf');
+      await waitForText(page, '10 embeds are on the Shelf');
+      await press(page, 'link', 'Orders');
+      await press(page, 'button', 'New running order');
+      await waitForText(page, 'and 2 more: type, or choose above');
+      await (await find(page, 'combobox', 'Tag')).select('mill');
+      await press(page, 'button', 'Look at “The diary”');
+      await page.waitForSelector('.order-add .order-preview iframe');
+      await press(page, 'button', 'Add “The diary”');
+      await (await find(page, 'combobox', 'Tag')).select('');
+      await (await find(page, 'combobox', 'Kind')).select('video');
+      await press(page, 'button', 'Add “Film 3”');
+      await waitForText(page, '2 entries');
+
+      await press(page, 'button', 'Copy the code');
+      await waitForText(page, 'Copied.');
+      await press(page, 'button', 'Remove Film 3');
+      await waitForText(page, '1 entry');
+      await page.click('.order-kept summary');
+      await (await find(page, 'textbox', 'Address of a page')).type('https://tidemill.example/listen');
+      await press(page, 'button', 'Add this page');
+      await waitForText(page, 'tidemill.example/listen');
+      await press(page, 'button', 'Go back to it');
+      await find(page, 'button', 'Remove Film 3');
+      await waitForText(page, 'Kept');
+      await reload(page);
+      await find(page, 'button', 'Remove Film 3');
+      await page.click('.order-kept summary');
+      await waitForText(page, 'tidemill.example/listen');
+    }));
+
   test('is played through: each clip from and to its second, and on; what is not there is found out', () =>
     withOrders(async (page) => {
       const [first, second] = sample().entries;
