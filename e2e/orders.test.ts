@@ -249,6 +249,12 @@ describe('a running order', () => {
       await waitForText(page, 'All 9 are brought in.');
       await press(page, 'button', 'Make entries of the chapters of Frost on the wheel');
       await waitForText(page, '10 entries');
+      await page.click('.order-head summary');
+      await press(page, 'button', 'Take that of the feed');
+      await page.waitForSelector('.order-cover img');
+      await (await find(page, 'textbox', 'Words of a link')).type('All episodes');
+      await (await find(page, 'textbox', 'Its address')).type('https://tidemill.example/listen');
+      await press(page, 'button', 'Add this link');
       await waitForText(page, 'Kept');
       const before = new JSDOM(await copied(page, 'whole')).window.document.querySelector('iframe')!.srcdoc;
       await week('POST');
@@ -265,6 +271,9 @@ describe('a running order', () => {
       expect(rows(before)[1]).toContain('While the wheel turns');
       const said = new JSDOM(after).window.document.querySelectorAll('.transcript');
       expect(said.length).toBe(10);
+      const { document } = new JSDOM(after).window;
+      expect(document.querySelector('h1 img')!.getAttribute('src')).toMatch(/^data:image\/webp;base64,/);
+      expect([...document.querySelectorAll('.links a')].map(({ textContent }) => textContent)).toContain('All episodes');
       const style = (html: string): string => html.slice(0, html.indexOf('<main'));
       expect(style(after)).toBe(style(before));
     }));

@@ -81,13 +81,14 @@ function foundIn(text: string, base: string | undefined): Found {
 function begun(text: string, { base, source, newest }: { base: string | undefined; source: string; newest: number }): Order {
   const own = ownOrder(text);
   if (own) return own;
-  const { name, words, links, entries } = foundIn(text, base);
+  const { name, words, links, coverAt, entries } = foundIn(text, base);
   return newOrder(source.slice(-80), {
     name,
     words,
     links,
     entries: entries.slice(0, newest),
     seen: entries.map(({ id }) => id),
+    ...(coverAt !== undefined && { coverAt }),
     ...(base !== undefined && { feed: base }),
   });
 }

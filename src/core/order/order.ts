@@ -68,6 +68,13 @@ export const orderSchema = z.strictObject({
     .optional()
     .describe('Marks what plays; the colour of the text where there is none'),
   download: z.boolean().default(false).describe('Whether media files can be saved'),
+  cover: z
+    .string()
+    .regex(/^data:image\/(?:webp|jpeg|png);base64,[A-Za-z0-9+/]+=*$/)
+    .max(100_000)
+    .optional()
+    .describe('A small picture at its head, within the page itself (RFC 2397)'),
+  coverAt: webAddress.optional().describe('Where its feed says that its picture is'),
   links: z
     .array(z.strictObject({ words: z.string().min(1).max(80), address: webAddress }))
     .max(20)
@@ -102,6 +109,8 @@ export interface Found {
   name: string;
   words: string;
   links: Order['links'];
+  /** Where its picture is. */
+  coverAt?: string | undefined;
   entries: Entry[];
   /** Entries that were left out: their place, from 0, since they have no address that can be played or followed. */
   left: readonly number[];

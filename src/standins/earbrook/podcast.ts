@@ -10,7 +10,7 @@ import type { DemoItem } from '../world.ts';
 /** RSS 2.0 with the podcast namespace: files, lengths, transcripts and chapters. */
 const FEED = `<?xml version="1.0" encoding="utf-8"?>
 <rss version="2.0" xmlns:itunes="http://www.itunes.com/dtds/podcast-1.0.dtd" xmlns:podcast="https://podcastindex.org/namespace/1.0"><channel>
-<title>{{title}}</title><link>{{link}}</link><description>{{title}} by {{author}}</description>
+<title>{{title}}</title><link>{{link}}</link><description>{{title}} by {{author}}</description><itunes:image href="{{cover}}"/>
 {{#episodes}}<item><title>{{title}}</title><link>{{link}}</link><guid isPermaLink="false">{{id}}</guid><description>Episode {{number}}.</description>
 <enclosure url="{{file}}" type="audio/ogg" length="0"/><itunes:duration>{{duration}}</itunes:duration>
 <podcast:transcript url="{{link}}/transcript.vtt" type="text/vtt"/><podcast:chapters url="{{link}}/chapters.json" type="application/json+chapters"/></item>
@@ -60,7 +60,11 @@ export function podcast(world: StandInWorld, pathOf: (item: DemoItem) => string)
       .slice(0, gone.has(show.id) ? members.length : -A_WEEK)
       .reverse()
       .map((i) => ({ ...i, link: whole(pathOf(i)), file: whole(`/media/${fileName(i)}.ogg`) }));
-    response.type('application/rss+xml').send(mustache.render(FEED, { ...show, link: whole(pathOf(show)), episodes }));
+    response
+      .type('application/rss+xml')
+      .send(
+        mustache.render(FEED, { ...show, link: whole(pathOf(show)), cover: whole(`/covers/${fileName(show)}.webp`), episodes }),
+      );
   });
   const episode = ({ slug, number }: { slug: string; number: string }): DemoItem | undefined =>
     world.items.find((i) => i.id === `${slug}-${number}`);

@@ -18,6 +18,7 @@ import { AddEntries } from './AddEntries.tsx';
 import { Entries } from './Entries.tsx';
 import { fetchFeed } from './fetchFeed.ts';
 import { OrderChecks } from './OrderChecks.tsx';
+import { OrderHead } from './OrderHead.tsx';
 import { OrderKept } from './OrderKept.tsx';
 import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
@@ -124,6 +125,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
             )}
           </label>
         </div>
+        <OrderHead order={draft} change={change} />
         {draft.entries.some(isStream) && (
           <Suspense fallback={null}>
             <StreamScript address={draft.streamScript} set={(streamScript) => change({ streamScript })} />

@@ -95,6 +95,9 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
               },
             )}
           </p>
+          {order.cover !== undefined && (
+            <p>{rich('Its cover needs <code>img-src data:</code>.', { code: (inside) => <code>{inside}</code> })}</p>
+          )}
           {order.streamScript !== undefined && (
             <p>
               {rich(

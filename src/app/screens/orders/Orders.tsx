@@ -75,9 +75,14 @@ function Begin(): ReactElement {
     const found = readOrder(text, from);
     if (!found) return setSaid(t('This is neither a feed nor a playlist: RSS, Atom, JSON Feed, XSPF, M3U and CSV are read.'));
     setSaid(sayFound(found.entries.length, found.left.length));
-    const { name, words, links, entries } = found;
+    const { name, words, links, coverAt, entries } = found;
     await keep(
-      fresh({ name, words, links, entries, seen: entries.map(({ id }) => id), ...(from !== undefined && { feed: from }) }),
+      fresh({
+        ...{ name, words, links, entries },
+        seen: entries.map(({ id }) => id),
+        ...(coverAt !== undefined && { coverAt }),
+        ...(from !== undefined && { feed: from }),
+      }),
     );
   };
   const ask = async (): Promise<void> => {

@@ -12,6 +12,10 @@ interface Loose {
   subtitle?: unknown;
   link?: unknown;
   links?: readonly { href?: unknown; rel?: unknown; type?: unknown }[];
+  image?: { url?: unknown };
+  itunes?: { image?: unknown };
+  logo?: unknown;
+  icon?: unknown;
   home_page_url?: unknown;
   items?: readonly LooseItem[];
   entries?: readonly LooseItem[];
@@ -74,6 +78,7 @@ function read(source: string, base: string | undefined): Found | null {
     name: text(feed.title).slice(0, 300),
     words: (text(feed.description) || text(feed.subtitle)).slice(0, 5000),
     links: home === undefined ? [] : [{ words: text(feed.title).slice(0, 80) || 'Home', address: home }],
+    coverAt: [feed.itunes?.image, feed.image?.url, feed.logo, feed.icon].map((at) => whole(at, base ?? home)).find((at) => at),
     entries,
     left,
   };
@@ -157,6 +162,7 @@ const rss: OrderFormat = {
         title: order.name,
         description: order.words || order.name,
         link: home(order),
+        ...(order.coverAt !== undefined && { itunes: { image: order.coverAt } }),
         items: order.entries.map((one) => ({
           title: one.title,
           description: one.words,
@@ -199,6 +205,7 @@ const atom: OrderFormat = {
         subtitle: { value: order.words },
         updated: order.entries.map(dateOf).find((date) => date !== undefined) ?? new Date(0),
         links: [{ href: home(order), rel: 'alternate' }],
+        ...(order.coverAt !== undefined && { logo: order.coverAt }),
         entries: order.entries.map((one) => ({
           id: one.id,
           title: { value: one.title },
@@ -229,6 +236,7 @@ const jsonFeed: OrderFormat = {
           title: order.name,
           description: order.words,
           home_page_url: home(order),
+          ...(order.coverAt !== undefined && { icon: order.coverAt }),
           items: order.entries.map((one) => ({
             id: one.id,
             url: one.page ?? one.address,

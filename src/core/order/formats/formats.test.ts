@@ -42,8 +42,12 @@ const entry: fc.Arbitrary<Entry> = fc
   })
   .map((one) => ({ ...one, id: one.address, transcript: [] }));
 const order: fc.Arbitrary<Order> = fc
-  .tuple(plain, fc.uniqueArray(entry, { selector: ({ address: at }) => at, maxLength: 8 }))
-  .map(([name, entries]) => newOrder('o', { name, entries }));
+  .tuple(
+    plain,
+    fc.uniqueArray(entry, { selector: ({ address: at }) => at, maxLength: 8 }),
+    fc.constantFrom(undefined, 'https://pod.example/c.png?a=1&b'),
+  )
+  .map(([name, entries, coverAt]) => newOrder('o', { name, entries, ...(coverAt !== undefined && { coverAt }) }));
 
 /** What each format can carry. */
 const CARRIES: Record<string, (keyof Entry)[]> = {
@@ -65,6 +69,7 @@ describe.each(FORMATS.map((format) => [format.id, format] as const))('%s', (id, 
         if (one.entries.length === 0 && back === null) return;
         expect(back?.format).toBe(id);
         expect(back!.entries.map((found) => found.address)).toEqual(one.entries.map((given) => given.address));
+        if (!['m3u', 'csv'].includes(id)) expect(back!.coverAt).toBe(one.coverAt);
         for (const key of CARRIES[id]!)
           expect(
             back!.entries.map((found) => found[key]),

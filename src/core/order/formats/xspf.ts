@@ -21,6 +21,7 @@ const playlist = z.looseObject({
     title: words.default(''),
     annotation: words.default(''),
     info: words.default(''),
+    image: words.default(''),
     trackList: z.union([z.looseObject({ track: many(track).catch([]) }), z.literal('').transform(() => ({ track: [] }))]),
   }),
 });
@@ -65,11 +66,12 @@ export const xspf: OrderFormat = {
       name: held.title.slice(0, 300),
       words: held.annotation.slice(0, 5000),
       links: home === undefined ? [] : [{ words: held.title.slice(0, 80) || 'Home', address: home }],
+      coverAt: whole(held.image, base),
       entries,
       left,
     };
   },
-  write: ({ name, words: told, links, entries }) =>
+  write: ({ name, words: told, links, coverAt, entries }) =>
     `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLBuilder({
       ignoreAttributes: false,
       attributeNamePrefix: '@',
@@ -82,6 +84,7 @@ export const xspf: OrderFormat = {
         title: name,
         ...(told && { annotation: told }),
         ...(links[0] && { info: links[0].address }),
+        ...(coverAt !== undefined && { image: coverAt }),
         trackList: {
           track: entries.map((one) => ({
             location: one.address,

@@ -64,7 +64,7 @@ export function pageOf(order: Order, { book, site, style: houseStyle }: PageCont
   const style = styleOf(coloursOf(site.light), site.followsTheme ? coloursOf(site.dark) : null, familyOf(site));
   const day = dayWords(site.language);
   const main = [
-    `<main class="${order.layout}"><h1>${escapeHtml(name)}</h1>`,
+    `<main class="${order.layout}"><h1>${coverOf(order)}${escapeHtml(name)}</h1>`,
     '<div class="stage" hidden></div>',
     `<div class="bar" hidden></div>`,
     `<ol aria-label="${escapeHtml(words.list)}">`,
@@ -139,6 +139,9 @@ function transcriptOf({ title, transcript }: Entry, i: number, words: PlayerWord
   );
   return `<details class="transcript" data-i="${i}" open><summary>${escapeHtml(words.transcript)}: ${escapeHtml(title)}</summary><div class="said" tabindex="0" role="region" aria-label="${escapeHtml(words.transcript)}: ${escapeHtml(title)}">${text.join('')}</div></details>`;
 }
+
+/** It stands in the page itself, so that nobody is asked for it. */
+const coverOf = ({ cover }: Order): string => (cover === undefined ? '' : `<img src="${escapeHtml(cover)}" alt="">`);
 
 const linksOf = ({ links }: Order): string =>
   links.length === 0

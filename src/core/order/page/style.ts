@@ -11,7 +11,7 @@ const rules = (c: PageColours): string => `--t:${c.text};--g:${c.ground};--a:${c
 export const styleOf = (light: PageColours, dark: PageColours | null, family: string): string =>
   `:root,:host{${rules(light)};background:var(--g);color-scheme:${dark === null ? 'light' : 'light dark'}}${dark === null ? '' : `@media(prefers-color-scheme:dark){:root,:host{${rules(dark)}}}`}` +
   `*{box-sizing:border-box}:host{display:block}body,:host{container-type:inline-size;margin:0;color:var(--t);font:15px/1.45 ${family}}` +
-  `h1{font-size:1.25em;margin:0}main{display:grid;gap:10px;padding:10px;max-width:1400px}` +
+  `h1{font-size:1.25em;margin:0}h1 img{width:72px;height:72px;object-fit:cover;vertical-align:middle;margin-inline-end:12px}main{display:grid;gap:10px;padding:10px;max-width:1400px}` +
   `a{color:inherit}button,input{font:inherit;color:inherit;background:none;border:1px solid;border-radius:2px;min-height:44px;min-width:44px;padding:4px 12px}` +
   `button{cursor:pointer}:focus-visible{outline:3px solid var(--a);outline-offset:2px}[hidden]{display:none!important}` +
   `.stage{display:grid;min-height:96px;align-items:center;border:1px solid;overflow:hidden}.stage>*{grid-area:1/1;width:100%}` +
