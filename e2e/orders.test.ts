@@ -363,6 +363,7 @@ describe('a running order', () => {
       const films = Array.from({ length: 9 }, (_, i) => `${world.host('lanternreel')}/see/aaaaaaa${i};Film ${i};tides`);
       const sound = `${world.host('earbrook')}/show/millers-diary;The diary;mill`;
       await page.keyboard.sendCharacter(['link;title;tags', ...films, sound].join('\n'));
+      await press(page, 'checkbox', 'Ask the hosts for titles, shapes and covers');
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'All 10 rows are made.');
       await press(page, 'button', 'To the Shelf');

@@ -3,10 +3,9 @@ import { database } from './database.ts';
 
 const { orders: table } = database;
 
-const read = (row: object | undefined): KeptOrder | undefined => {
-  const { id: _, ...kept } = { id: '', ...row };
-  return keptOrderSchema.safeParse(kept).data;
-};
+// A row also has its key.
+const rowSchema = keptOrderSchema.strip();
+const read = (row: object | undefined): KeptOrder | undefined => rowSchema.safeParse(row).data;
 
 /** All of them, the last changed first; what no longer passes the schema stays where it is, and is counted. */
 export async function listOrders(): Promise<{ orders: KeptOrder[]; unreadable: number }> {
@@ -47,5 +46,5 @@ async function changeKept(id: string, change: (kept: KeptOrder) => Partial<KeptO
 export const savePlaced = (id: string, placed: KeptOrder['placed']): Promise<void> => changeKept(id, () => ({ placed }));
 
 /** Keeps it as it was taken away. */
-export const addOrderVersion = (order: Order, taken: number): Promise<void> =>
+export const addOrderVersion = (order: Order, taken = Date.now()): Promise<void> =>
   changeKept(order.id, ({ versions }) => ({ versions: takenAlso(versions, order, taken) }));

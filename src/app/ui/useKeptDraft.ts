@@ -27,18 +27,30 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 export function useKeptDraft<Thing>(thing: Thing, { check, keep }: Ways<Thing>): KeptDraft<Thing> {
   const [draft, setDraft] = useState(thing);
   const [kept, setKept] = useState(thing);
+  /** What was given last, and what was kept from here and is not given back yet: that is no news of another window. */
+  const [given, setGiven] = useState(thing);
+  const [own, setOwn] = useState<readonly Thing[]>([]);
   const [past, setPast] = useState<readonly Thing[]>([]);
   const good = check(draft);
   const waiting = !same(good ?? draft, kept);
-  if (!same(thing, kept)) {
-    setKept(thing);
-    if (!waiting) setDraft(thing);
+  if (!same(thing, given)) {
+    setGiven(thing);
+    const back = own.findIndex((one) => same(one, thing));
+    if (back >= 0) setOwn(own.slice(back + 1));
+    else if (!same(thing, kept)) {
+      setKept(thing);
+      if (!waiting) setDraft(thing);
+    }
   }
+  const put = (good: Thing): void => {
+    setKept(good);
+    setOwn([...own, good]);
+    keep(good);
+  };
   const store = (): void => {
     if (!waiting || good === undefined) return;
     setPast([...past, kept]);
-    setKept(good);
-    keep(good);
+    put(good);
   };
   const latest = useRef(store);
   useEffect(() => {
@@ -61,8 +73,7 @@ export function useKeptDraft<Thing>(thing: Thing, { check, keep }: Ways<Thing>):
         : () => {
             setPast(past.slice(0, -1));
             setDraft(before);
-            setKept(before);
-            keep(before);
+            put(before);
           },
   };
 }

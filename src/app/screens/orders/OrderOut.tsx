@@ -37,7 +37,7 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
   const bare = form.write(order, page, FILE);
   const code = text ? withText(bare, order, { book, site }) : bare;
   const stripped = site.strips.scripts && (form.scripted || text);
-  const taken = (): void => void addOrderVersion(order, Date.now()).catch(() => undefined);
+  const taken = (): void => void addOrderVersion(order).catch(() => undefined);
   const copy = (): void =>
     void copyText(code).then(
       () => {

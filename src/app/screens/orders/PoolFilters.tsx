@@ -54,7 +54,7 @@ export function PoolFilters({ embeds, sought, set }: Props): ReactElement {
         label={t('Length')}
         value={sought.length}
         words={orAll(lengths)}
-        change={(length) => set({ ...sought, length: length as Length | '' })}
+        change={(length) => set({ ...sought, length: length })}
       />
       <label className="choice">
         {t('Changed since')}{' '}

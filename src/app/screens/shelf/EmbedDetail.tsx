@@ -8,7 +8,7 @@ import type { Kind } from '../../../core/model/kind.ts';
 import { nextLike } from '../../../core/keeping/shelf/next.ts';
 import { opened } from '../../state/bench.ts';
 import type { Narrowing } from '../../../core/keeping/shelf/search.ts';
-import { MOST, stateOf, tagsIn, type SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
+import { stateOf, tagsIn, type SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { sayFindingCode, STATE_NAMES } from '../../../messages/shelf.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
