@@ -66,6 +66,13 @@ async function compose(page: Page): Promise<void> {
   await waitForText(page, 'Kept');
 }
 
+/** Opens Batch, with the field for its table in focus. */
+async function openBatch(page: Page): Promise<void> {
+  await goTo(page, `${world.server.address}/batch`);
+  const box = await find(page, 'textbox', 'Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed');
+  await box.focus();
+}
+
 /** The page of the running order, wherever it is framed. */
 const player = (page: Page): Promise<Frame> => page.waitForFrame(async (frame) => (await frame.$('#order')) !== null);
 interface Watched {
@@ -322,13 +329,7 @@ describe('a running order', () => {
 
   test('comes of a column of a batch and of what is chosen on the Shelf, where it is found by what is in it', () =>
     withOrders(async (page) => {
-      await goTo(page, `${world.server.address}/batch`);
-      const box = await find(
-        page,
-        'textbox',
-        'Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed',
-      );
-      await box.focus();
+      await openBatch(page);
       const [film, other] = ['k7wq2m9d', 'f3rryday'].map((id) => `${world.host('lanternreel')}/see/${id}`);
       await page.keyboard.sendCharacter(`link;title;from;running order\n${film};Sluice;0:10;Talks\n${other};Ferry;;Talks`);
       await press(page, 'button', 'Make the codes');
@@ -353,13 +354,7 @@ describe('a running order', () => {
 
   test('takes what is sought and looked at of the Shelf, remembers its pages, and goes back to what was taken away', () =>
     withOrders(async (page) => {
-      await goTo(page, `${world.server.address}/batch`);
-      const box = await find(
-        page,
-        'textbox',
-        'Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed',
-      );
-      await box.focus();
+      await openBatch(page);
       const films = Array.from({ length: 9 }, (_, i) => `${world.host('lanternreel')}/see/aaaaaaa${i};Film ${i};tides`);
       const sound = `${world.host('earbrook')}/show/millers-diary;The diary;mill`;
       await page.keyboard.sendCharacter(['link;title;tags', ...films, sound].join('\n'));

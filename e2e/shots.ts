@@ -3,7 +3,11 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { bringIn, choose, openBench, openToken, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
-import { WRITTEN_PORT } from '../src/standins/world.ts';
+import { makeBook } from '../src/core/known/hosts/book.ts';
+import { loadCards } from '../src/core/known/hosts/loadCards.ts';
+import { newOrder, type Order } from '../src/core/order/order.ts';
+import { pageOf } from '../src/core/order/page/page.ts';
+import { readCardFiles, readSites, WRITTEN_PORT } from '../src/standins/world.ts';
 import { demoLinks } from './world.ts';
 import { find, goTo, newVisitor, paste, press, startServer, until, waitForText } from './driver.ts';
 
@@ -74,6 +78,62 @@ async function makeOrder(page: Page, host: (name: string) => string): Promise<vo
   await field.type('1:30');
   const preview = await page.waitForFrame(async (frame) => (await frame.$('.press')) !== null);
   await preview.waitForFunction(() => document.body.innerText.includes('A stone with a temper'));
+}
+
+const SAID = [
+  ['Wenna', 'The wheel turns twice a day, when the tide runs out of the pond.'],
+  ['Oke', 'And at night?'],
+  ['Wenna', 'At night it waits. The sluice is shut, and the pond keeps what the sea has lent.'],
+  ['Wenna', 'In the morning the wheel begins by itself.'],
+] as const;
+
+/** The page of a running order in its layouts, by day and by night, and as narrow as on a phone with its transcript searched. */
+async function makePlayers(page: Page, host: (name: string) => string): Promise<void> {
+  const { origin } = new URL(host('stage.quernhill'));
+  const film = `${origin}/media/k7wq2m9d.webm`;
+  const transcript = SAID.map(([who, text], i) => ({ who, text, from: i * 8, until: i * 8 + 7 }));
+  const chapters = [
+    { at: 0, title: 'The wheel' },
+    { at: 16, title: 'The night' },
+  ];
+  const entries = [
+    {
+      id: 'a',
+      address: film,
+      title: 'A day at the tide mill',
+      author: 'Quillmarsh Tide Mill',
+      seconds: 92,
+      chapters,
+      transcript,
+    },
+    { id: 'b', address: `${host('lanternreel')}/see/k7wq2m9d`, title: 'Opening the sluice', seconds: 210 },
+    { id: 'c', address: `${host('earbrook')}/show/millers-diary/3`, title: 'A stone with a temper', seconds: 1330 },
+  ];
+  const book = makeBook(loadCards(readCardFiles(host('x').replace('x.', ''))).cards);
+  const site = readSites(host('x').replace('x.', ''))[0]!;
+  const frameOf = (layout: Order['layout'], width: number, { night = false, words = true } = {}): string => {
+    const order = newOrder('o', {
+      name: 'Tide mills',
+      layout,
+      entries: words ? entries : entries.map((one) => ({ ...one, transcript: [] })),
+    });
+    const looks = night ? { ...site, light: site.dark } : { ...site, followsTheme: false };
+    const html = pageOf(order, { book, site: looks }).html.replaceAll('&', '&amp;').replaceAll('"', '&quot;');
+    return `<iframe class="${layout}" srcdoc="${html}" style="width:${width}px" title="${layout}"></iframe>`;
+  };
+  await page.goto(`${origin}/media/`).catch(() => undefined);
+  await page.setContent(
+    `<!doctype html><style>body{margin:16px;display:grid;grid-template-columns:800px 400px;gap:16px;background:#ddd}iframe{border:0;height:372px}</style>${frameOf('beside', 800, { words: false })}${frameOf('below', 400)}${frameOf('strip', 800, { night: true, words: false })}${frameOf('one', 400)}`,
+  );
+  for (const frame of page.frames().slice(1)) {
+    await frame.waitForSelector('.press');
+    if ((await frame.$('main.below')) !== null) {
+      await frame.click('.press');
+      await frame.waitForSelector('video');
+      const search = await frame.waitForSelector('input[type="search"]');
+      await search!.type('wheel');
+    }
+  }
 }
 
 /** A host in nobody's book, with what its share page shows. */
@@ -161,26 +221,6 @@ async function makeBatch(page: Page, at: (host: string) => string): Promise<void
   await waitForText(page, 'All 83 rows are made.');
 }
 
-async function makeStyle(page: Page, at: (host: string) => string): Promise<void> {
-  for (const [path, title] of [
-    ['/see/k7wq2m9d', 'Opening the sluice'],
-    ['/upright/u4wheel0', 'The wheel in forty seconds'],
-    ['/see/d8stone5', 'stone'],
-  ] as const) {
-    await bringIn(page, `${at('lanternreel')}${path}?at=4s`);
-    await waitForText(page, title);
-    await new Promise((done) => setTimeout(done, 500));
-    await choose(page, 'plays once', 'Loop', 'on');
-  }
-  await openBook(page, '/sites/mill', 'What would it change?');
-  await page.select('[aria-label="Its value"]', 'same');
-  await press(page, 'button', 'Add the rule');
-  await page.select('[aria-label="Which setting"]', 'autoplay');
-  await press(page, 'button', 'Add the rule');
-  await press(page, 'button', 'What would it change?');
-  await find(page, 'button', 'Apply to these 3');
-}
-
 async function openBook(page: Page, path: string, words: string): Promise<void> {
   await goTo(page, new URL(path, page.url()).href);
   await waitForText(page, words);
@@ -191,6 +231,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-night', night: true, prepare: makeVideo },
   { name: 'bench-phone', width: 390, height: 844, prepare: makeVideo },
   { name: 'orders', prepare: makeOrder },
+  { name: 'orders-player', prepare: makePlayers },
   { name: 'bench-unknown', prepare: makeUnknown },
   { name: 'bench-german', prepare: makeGerman },
   { name: 'hosts', prepare: (page) => openBook(page, '/hosts', 'Pages at once') },
@@ -212,7 +253,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'sites', prepare: (page) => openBook(page, '/sites/mill', 'What its editor keeps') },
   { name: 'shelf', prepare: makeSeveral },
   { name: 'batch', night: true, prepare: (page, at) => makeBatch(page, at) },
-  { name: 'style-change', prepare: makeStyle },
 ];
 
 async function take(browser: Browser, { address, port }: { address: string; port: number }, shot: Shot): Promise<void> {
@@ -222,7 +262,7 @@ async function take(browser: Browser, { address, port }: { address: string; port
   await openBench(page, address);
   await prepare(page, (host) => `http://${host}.localhost:${port}`);
   await page.mouse.move(0, 0);
-  if (!name.endsWith('colours')) await page.evaluate(() => document.querySelector('.screen')!.scrollTo(0, 0));
+  if (!name.endsWith('colours')) await page.evaluate(() => document.querySelector('.screen')?.scrollTo(0, 0));
   await new Promise((done) => setTimeout(done, 1200));
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(name);
