@@ -20,7 +20,7 @@ function drafted() {
     now,
     tells: (words: string) => act(() => hook.rerender({ thing: { words } })),
     types: (more: string) => act(() => now().change((before) => ({ words: before.words + more }))),
-    rests: () => act(() => vi.advanceTimersByTime(500)),
+    rests: () => act(() => void vi.advanceTimersByTime(500)),
   };
 }
 
