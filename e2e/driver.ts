@@ -204,9 +204,9 @@ export async function serveForeignPage(code: string): Promise<ForeignPage> {
 }
 
 /** A text at an origin of its own, for every page that asks for it. */
-export async function serveText(text: string, type: string): Promise<ForeignPage> {
+export async function serveText(text: string, type: string, more: Readonly<Record<string, string>> = {}): Promise<ForeignPage> {
   const server: Server = createServer((_, response) =>
-    response.setHeader('Content-Type', type).setHeader('Access-Control-Allow-Origin', '*').end(text),
+    response.writeHead(200, { 'Content-Type': type, 'Access-Control-Allow-Origin': '*', ...more }).end(text),
   ).listen(0);
   await once(server, 'listening');
   return {

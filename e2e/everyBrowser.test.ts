@@ -1,12 +1,14 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { newOrder } from '../src/core/order/order.ts';
+import { SCRIPT_HASH } from '../src/core/order/page/script.ts';
 import { pageOf } from '../src/core/order/page/page.ts';
 import { readCardFiles, readSites } from '../src/standins/world.ts';
+import { FINDINGS } from './axe.ts';
 import { serveForeignPage, serveText, startServer, waitFor, type Running } from './driver.ts';
 import { launchFirefoxPeople } from './firefox.ts';
 import type { People, Person } from './person.ts';
@@ -167,6 +169,45 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
     await waitFor('the second clip', async () => (await now()) === '1');
     await sees(person, 'All has been played.');
     await person.leave();
+    await foreign.stop();
+  });
+
+  test('a running order under a strict policy asks for nothing before a press, has nothing that axe finds, and is played by keys', async () => {
+    const film = `http://stage.quernhill.localhost:${server.port}/media/k7wq2m9d.webm`;
+    const transcript = [{ from: 0, until: 2, text: 'Here the wheel turns' }];
+    const order = newOrder('o', {
+      name: 'Talks',
+      entries: [
+        { id: '1', title: 'One', address: video('k7wq2m9d') },
+        { id: '2', title: 'Two', address: film, transcript },
+      ],
+    });
+    const book = makeBook(loadCards(readCardFiles(server.address)).cards);
+    const { html } = pageOf(order, { book, site: readSites(server.address)[0]! });
+    const policy = `default-src 'none'; script-src '${SCRIPT_HASH}'; style-src 'unsafe-inline'; media-src http:; frame-src http:`;
+    const strict = await serveText(html, 'text/html; charset=utf-8', { 'Content-Security-Policy': policy });
+    const person = await people.visitor();
+    await person.goTo(strict.address);
+    await sees(person, 'Play: One');
+    expect(await person.read<number>(`performance.getEntriesByType('resource').length`)).toBe(0);
+    expect(await person.read<string[]>(FINDINGS)).toEqual([]);
+    await person.read(`document.querySelector('a[aria-current]').focus()`);
+    await person.keys('ArrowDown', 'Enter');
+    await waitFor('the second entry to play', () => person.read<boolean>(`document.querySelector('video')?.currentTime > 0.2`));
+    expect(await person.read<string>(`document.querySelector('a[aria-current]').dataset.i`)).toBe('1');
+
+    // Where no script may run, it is links and text.
+    const still = `<iframe sandbox="allow-same-origin" srcdoc="${html.replaceAll('&', '&amp;').replaceAll('"', '&quot;')}"></iframe>`;
+    const foreign = await serveForeignPage(still);
+    await person.goTo(foreign.address);
+    const inside = `document.querySelector('iframe').contentDocument`;
+    await waitFor('the links', () => person.read<boolean>(`${inside}?.querySelectorAll('ol > li > a').length === 2`));
+    expect(await person.read<string[]>(`[...${inside}.querySelectorAll('ol > li > a')].map((link) => link.href)`)).toEqual(
+      order.entries.map(({ address }) => address),
+    );
+    expect(await person.read<string>(`${inside}.querySelector('.said').textContent`)).toContain('the wheel turns');
+    await person.leave();
+    await strict.stop();
     await foreign.stop();
   });
 

@@ -29,6 +29,9 @@ function personIn(page: Page, leave: () => Promise<void>): Person {
     goTo: async (address) => void (await page.goto(address)),
     press: (role, name) => press(page, role, name),
     enter: async (name, text) => replaceText(page, await take(name), text),
+    keys: async (...keys) => {
+      for (const key of keys) await page.keyboard.press(key);
+    },
     pasteInto: async (name) => {
       await take(name);
       await selectAll(page);

@@ -5,6 +5,8 @@ export interface Person {
   press: (role: Role, name: string) => Promise<void>;
   /** Types a text in the place of the one that stands in a field. */
   enter: (name: string, text: string) => Promise<void>;
+  /** Presses one key after the other where the focus is. */
+  keys: (...keys: readonly ('ArrowDown' | 'Enter')[]) => Promise<void>;
   /** Pastes what the clipboard holds in the place of the text that stands in a field. */
   pasteInto: (name: string) => Promise<void>;
   /** Gives a file to the file field behind the button with these words. */

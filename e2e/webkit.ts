@@ -92,6 +92,10 @@ function personIn(session: WebDriver): Person {
       await take(name);
       await session.actions().sendKeys(text.replaceAll('\n', Key.ENTER)).perform();
     },
+    keys: async (...keys) => {
+      const codes = { ArrowDown: Key.ARROW_DOWN, Enter: Key.ENTER };
+      for (const key of keys) await session.actions().sendKeys(codes[key]).perform();
+    },
     pasteInto: async (name) => {
       await take(name);
       await withControl('v');

@@ -1,9 +1,13 @@
+import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
+import { transcriptAt } from '../../../core/known/hosts/transcriptAt.ts';
 import { settingOf } from '../../../core/known/settings/list.ts';
 import type { Cue } from '../../../core/order/order.ts';
 import { askPlayer } from '../../state/playerLink.ts';
-import type { Store } from '../../state/store.ts';
+import { fetchFeed } from '../../state/fetchFeed.ts';
+import { selectBook, selectItem } from '../../state/selectors.ts';
+import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { SaidMost } from '../../ui/SaidMost.tsx';
@@ -18,6 +22,15 @@ export function TranscriptField(props: ValueFieldProps): ReactElement {
   const [said, setSaid] = useState('');
   const { value: type } = settingOf(props.id);
   const longest = type.type === 'text' ? type.longest : 0;
+  const item = useAppSelector(selectItem);
+  const book = useAppSelector(selectBook);
+  const address = item && transcriptAt(item, book);
+  const fetchIt = async (from: string): Promise<void> => {
+    setSaid(t('The transcript is being fetched …'));
+    const answer = await fetchFeed(store.dispatch, from);
+    if ('why' in answer) return setSaid(t('The host did not give the transcript. Save it as a file, and open that.'));
+    await take([{ name: from, text: answer.text }]);
+  };
   const take = async ([file]: NamedText[]): Promise<void> => {
     if (!file) return;
     const [{ readCues }, { asText }] = await Promise.all([
@@ -35,13 +48,22 @@ export function TranscriptField(props: ValueFieldProps): ReactElement {
         ),
       );
     if (text !== '') props.set(text);
-    setSaid(read.length > 0 ? t('{count} lines, without their times.', { count: read.length }) : t('Taken as plain text.'));
+    setSaid(
+      read.length > 0
+        ? t('{count, plural, one {# line} other {# lines}}, without their times.', { count: read.length })
+        : t('Taken as plain text.'),
+    );
   };
   const jump = askPlayer(store, 'seek', { act: false })
     ? (time: number): void => void askPlayer(store, 'seek', { time })
     : undefined;
   return (
     <>
+      {address && (
+        <Button variant="outlined" onClick={() => void fetchIt(address)}>
+          {t('Take that of the host')}
+        </Button>
+      )}
       <FileButton words={t('Open WebVTT, SubRip or text')} accept=".vtt,.srt,.txt" give={take} />
       {said !== '' && <p role="status">{said}</p>}
       {cues.length > 0 && <SaidMost transcript={cues} jump={jump} />}

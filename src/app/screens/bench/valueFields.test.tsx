@@ -11,6 +11,18 @@ const given = (id: Parameters<typeof ValueField>[0]['id'], value?: Parameters<ty
   close: vi.fn(),
 });
 
+/** The document of these tests has no cues (HTML, section 4.8.11.11), on which the reader builds its own. */
+function stubCues(): void {
+  vi.stubGlobal(
+    'VTTCue',
+    class {
+      constructor(...[startTime, endTime, text]: [number, number, string]) {
+        Object.assign(this, { startTime, endTime, text });
+      }
+    },
+  );
+}
+
 describe('the field of a value', () => {
   test('a switch and a choice are one press each; what is chosen shows', async () => {
     const autoplay = given('autoplay', 'on');
@@ -71,16 +83,29 @@ describe('the field of a value', () => {
     expect(accent.set).toHaveBeenCalledExactlyOnceWith(expect.stringMatching(/^#[0-9a-f]{6}$/));
   });
 
+  test('a transcript comes of the host, where its card says where it is', async () => {
+    stubCues();
+    const asked: string[] = [];
+    vi.stubGlobal('fetch', async (request: Request) => {
+      asked.push(((await request.json()) as { url: string }).url);
+      return asked.length === 1
+        ? Response.json({ text: 'WEBVTT\n\n00:01.000 --> 00:02.000\nThe stone sings.\n', address: asked[0] })
+        : new Response('', { status: 502 });
+    });
+    const transcript = given('transcript');
+    const store = storeWith('http://spoolnote.localhost:4600/r/tsd401');
+    const user = await act(() => Promise.resolve(renderIn(store, <ValueField {...transcript} />)));
+    await user.click(await screen.findByRole('button', { name: 'Take that of the host' }));
+    await screen.findByText('1 line, without their times.');
+    expect(transcript.set).toHaveBeenCalledExactlyOnceWith('The stone sings.');
+    await user.click(screen.getByRole('button', { name: 'Take that of the host' }));
+    await screen.findByText('The host did not give the transcript. Save it as a file, and open that.');
+    expect(new Set(asked)).toEqual(new Set(['http://spoolnote.localhost:4600/r/tsd401.vtt']));
+    vi.unstubAllGlobals();
+  });
+
   test('a transcript comes of a file, with who speaks, tells what is said most, and is told where it is too long', async () => {
-    // The document of these tests has no cues (HTML, section 4.8.11.11), on which the reader builds its own.
-    vi.stubGlobal(
-      'VTTCue',
-      class {
-        constructor(...[startTime, endTime, text]: [number, number, string]) {
-          Object.assign(this, { startTime, endTime, text });
-        }
-      },
-    );
+    stubCues();
     const transcript = given('transcript');
     const user = await act(() => Promise.resolve(renderIn(storeWith(VIDEO), <ValueField {...transcript} />)));
     const field = await screen.findByLabelText<HTMLInputElement>('Open WebVTT, SubRip or text');

@@ -16,7 +16,7 @@ import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { AddEntries } from './AddEntries.tsx';
 import { Entries } from './Entries.tsx';
-import { fetchFeed } from './fetchFeed.ts';
+import { fetchFeed } from '../../state/fetchFeed.ts';
 import { OrderChecks } from './OrderChecks.tsx';
 import { OrderHead } from './OrderHead.tsx';
 import { OrderKept } from './OrderKept.tsx';

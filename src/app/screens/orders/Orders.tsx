@@ -9,7 +9,7 @@ import { sayFound } from '../../../messages/order.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { listOrders, saveOrder } from '../../storage/orders.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
-import { fetchFeed } from './fetchFeed.ts';
+import { fetchFeed } from '../../state/fetchFeed.ts';
 import { OrderEditor } from './OrderEditor.tsx';
 import { t } from '../../../messages/t.ts';
 

@@ -129,6 +129,7 @@ const target = z.strictObject({
   shortcode: z.strictObject({ name: word, attributes: fixedAttributes }).optional(),
   access: z.array(access).default([]),
   allow: z.array(z.string().regex(/^[a-z-]+$/)).describe('Permissions Policy features that its player needs'),
+  transcript: template.optional().describe('Where what is said in it can be had, as WebVTT or SubRip'),
 });
 
 const FEW_NAMES = 'at most three :names in one segment, each with text between';

@@ -67,6 +67,8 @@ export interface CompiledTarget {
   canonical: Template;
   /** Null where the host has script code only. */
   frame: Template | null;
+  /** Where what is said can be had; null where the card does not say. */
+  transcript: Template | null;
   /** Whether the frame address holds the whole share link. */
   holdsLink: boolean;
   /** Parameters of the frame template that are the same for every item. */
@@ -165,6 +167,7 @@ function compileTarget(card: HostCard, name: string, target: Target): CompiledTa
     fixedPacks: Object.entries(card.packs).flatMap(([id, { fixed }]) => (Object.keys(fixed).length > 0 ? [id] : [])),
     allow: joinFeatures(target.allow.map((feature) => ({ feature, origin: 'item' }))),
     canonical: compileTemplate(absolute(target.canonical, card, 'share')),
+    transcript: target.transcript === undefined ? null : compileTemplate(absolute(target.transcript, card, 'share')),
     frame:
       target.frame === undefined ? null : withRests(compileTemplate(absolute(target.frame, card, 'frame')), restsOf(card, name)),
   };

@@ -1,7 +1,7 @@
-import { WHY_NOT } from '../../../messages/reached.ts';
-import { ONCE, server, whyRefused } from '../../state/server.ts';
-import type { Dispatch } from '../../state/store.ts';
-import { t } from '../../../messages/t.ts';
+import { WHY_NOT } from '../../messages/reached.ts';
+import { ONCE, server, whyRefused } from './server.ts';
+import type { Dispatch } from './store.ts';
+import { t } from '../../messages/t.ts';
 
 /** What stands at an address, asked for by the server; or why it could not be had, in words. */
 export async function fetchFeed(dispatch: Dispatch, url: string): Promise<{ text: string; address: string } | { why: string }> {
