@@ -1,5 +1,7 @@
-import { XMLValidator } from 'fast-xml-parser';
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import fc from 'fast-check';
+import { parseFeed } from 'feedsmith';
+import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { runs } from '../../../laws/world.ts';
 import { newOrder, type Entry, type Order } from '../order.ts';
@@ -79,6 +81,60 @@ describe.each(FORMATS.map((format) => [format.id, format] as const))('%s', (id, 
       runs(150),
     );
   });
+});
+
+/** Title and address of each entry. */
+type Row = readonly [title: string | undefined, address: string | undefined];
+
+interface ReadFeed {
+  items?: readonly {
+    title?: string;
+    link?: string;
+    url?: string;
+    enclosures?: { url: string }[];
+    attachments?: { url: string }[];
+  }[];
+  entries?: readonly { title?: { value?: string }; links?: readonly { href: string; rel?: string }[] }[];
+}
+const feed = (text: string): ReadFeed => parseFeed(text).feed as ReadFeed;
+
+/** How others read each format: by libraries alone, without anything of ours. */
+const OTHERS: Record<string, (text: string) => readonly Row[]> = {
+  rss: (text) => (feed(text).items ?? []).map((one) => [one.title, one.enclosures?.[0]?.url ?? one.link]),
+  atom: (text) =>
+    (feed(text).entries ?? []).map((one) => [
+      one.title?.value,
+      (one.links?.find(({ rel }) => rel === 'enclosure') ?? one.links?.[0])?.href,
+    ]),
+  'json-feed': (text) => (feed(text).items ?? []).map((one) => [one.title, one.attachments?.[0]?.url ?? one.url]),
+  xspf: (text) => {
+    const parser = new XMLParser({ parseTagValue: false, isArray: (name) => name === 'track' });
+    const { playlist } = parser.parse(text) as {
+      playlist: { trackList: { track?: { title?: string; location: string }[] } | '' };
+    };
+    return (playlist.trackList === '' ? [] : (playlist.trackList.track ?? [])).map(({ title, location }) => [title, location]);
+  },
+  csv: (text) =>
+    Papa.parse<{ title: string; address: string }>(text, { header: true, skipEmptyLines: true }).data.map(
+      ({ title, address: at }) => [
+        // A table program takes no formula: such a text has an apostrophe before it.
+        title.replace(/^'(?=[=+\-@\t\r])/, ''),
+        at,
+      ],
+    ),
+};
+
+test.each(Object.entries(OTHERS))('%s is read by libraries of others as it was written', (id, read) => {
+  const { write } = FORMATS.find((one) => one.id === id)!;
+  fc.assert(
+    fc.property(order, (one) => {
+      fc.pre(one.entries.length > 0);
+      expect(read(write(one)).map(([title, at]) => [title ?? '', at])).toEqual(
+        one.entries.map(({ title, address: at }) => [title, at]),
+      );
+    }),
+    runs(100),
+  );
 });
 
 describe('what comes in', () => {
