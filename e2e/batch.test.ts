@@ -194,20 +194,25 @@ describe('ten thousand rows', () => {
     visit(async (page) => {
       await page.$eval('.batch-ways input[type="checkbox"]', (box) => box.click());
       await fromFile(page, many(10_000));
-      await press(page, 'button', 'Make the codes');
-      await find(page, 'button', 'Cancel');
+      // All within the page: from outside, the rows may be made before anybody has looked for the button.
       const waited = await page.evaluate(async () => {
-        const cancel = [...document.querySelectorAll('button')].find((button) => button.textContent === 'Cancel')!;
+        const button = (words: string): HTMLButtonElement | undefined =>
+          [...document.querySelectorAll('button')].find(({ textContent }) => textContent === words);
+        const moment = (): Promise<unknown> => new Promise((done) => setTimeout(done, 5));
+        while (!button('Cancel')) {
+          button('Make the codes')?.click();
+          await moment();
+        }
         const from = performance.now();
-        cancel.click();
-        while (!document.body.innerText.includes('Cancelled after')) await new Promise((done) => setTimeout(done, 5));
+        button('Cancel')!.click();
+        while (!document.body.innerText.includes('Cancelled after')) await moment();
         return performance.now() - from;
       });
       // On a machine that has other work the wait is longer; the bench tells the figure.
       expect(waited).toBeLessThan(1500);
       const [, made] = /Cancelled after (\d+) of 10000/.exec(await page.$eval('.batch-progress', (line) => line.textContent))!;
       expect(Number(made)).toBeLessThan(10_000);
-      await waitForText(page, `${made} rows`);
+      await waitForText(page, `${Number(made).toLocaleString('en-GB')} rows`);
     }));
 
   test('whose tab is closed are there to be made again, and nothing of them is on the Shelf', async () => {
@@ -216,7 +221,7 @@ describe('ten thousand rows', () => {
     await find(page, 'button', 'Make the codes');
     await fromFile(page, many(5000));
     await press(page, 'button', 'Make the codes');
-    await find(page, 'button', 'Cancel');
+    await page.waitForSelector('.batch-progress');
     await page.close();
     const again = await context.newPage();
     await goTo(again, `${world.server.address}/batch`);

@@ -1,8 +1,7 @@
 import { takeOut, type Removed, type Rows } from '../storage/removed.ts';
-import { dropCard } from './ownCards.ts';
 import type { Store } from './store.ts';
 import { removedLately, storageFound } from './view.ts';
-import { ownSitesRead } from './world.ts';
+import { ownCardsRead, ownSitesRead } from './world.ts';
 
 /** Tells of what has been taken out, with a way back. */
 async function told(store: Store, what: Omit<Removed, 'rows'>, taking: Promise<Rows>): Promise<void> {
@@ -17,6 +16,12 @@ async function told(store: Store, what: Omit<Removed, 'rows'>, taking: Promise<R
 interface Named {
   id: string;
   name: string;
+}
+
+/** Takes a card out, with what it was learnt from and its proof; rejects where the browser keeps nothing. */
+export function dropCard(store: Store, id: string): Promise<Rows> {
+  store.dispatch(ownCardsRead(store.getState().world.ownCards.filter((card) => card.id !== id)));
+  return takeOut(id, ['cards', 'lessons', 'proved']);
 }
 
 /** A card goes with what it was learnt from, and with its proof. */

@@ -83,14 +83,6 @@ export async function listEmbeds(): Promise<SavedEmbed[]> {
   return rows.flatMap((row) => savedSchema.safeParse(row).data ?? []);
 }
 
-const placeSchema = savedSchema.pick({ id: true, item: true, placed: true });
-
-/** Of all embeds, which item each is of and where it stands. */
-export async function listPlaces(): Promise<Pick<SavedEmbed, 'id' | 'item' | 'placed'>[]> {
-  const rows = await embeds.toArray();
-  return rows.flatMap((row) => placeSchema.safeParse(row).data ?? []);
-}
-
 /** What is known of an embed besides its work: tags, placements, how far it has come. */
 export type EmbedNotes = Partial<Pick<SavedEmbed, 'tags' | 'placed' | 'stage' | 'facts'>>;
 

@@ -1,7 +1,8 @@
 import './placements.css';
 import { Button } from '@mui/material';
 import { useState, type ReactElement, type SyntheticEvent } from 'react';
-import { pageAddressOf, placedAlso, type Placement } from '../../core/model/placement.ts';
+import type { Placement } from '../../core/model/placement.ts';
+import { pageAddressOf, placedAlso } from '../../core/model/placing.ts';
 import { showDay, t } from '../../messages/t.ts';
 
 interface Props {

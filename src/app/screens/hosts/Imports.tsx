@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { sayCardProblem } from '../../../messages/library.ts';
-import { importCards, importProviders } from '../../state/ownCards.ts';
+import { importCards, importProviders } from '../../state/imports.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { FileButton } from '../../ui/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';

@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement, type SyntheticEvent } from 'react';
-import { pageAddressOf } from '../../../core/model/placement.ts';
+import { pageAddressOf } from '../../../core/model/placing.ts';
 import type { Order } from '../../../core/order/order.ts';
 import { loadPicture } from '../../state/server.ts';
 import { smallPicture } from '../../state/thumbnails.ts';

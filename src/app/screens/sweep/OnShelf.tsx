@@ -8,7 +8,7 @@ import type { Site } from '../../../core/model/site.ts';
 import { notePlaces, takeIn } from '../../state/sweptToShelf.ts';
 import type { Store } from '../../state/store.ts';
 import { isFull } from '../../storage/database.ts';
-import { listPlaces } from '../../storage/embeds.ts';
+import { listPlaces } from '../../storage/places.ts';
 import type { SweepState } from '../../sweep/run.ts';
 import { t } from '../../../messages/t.ts';
 
