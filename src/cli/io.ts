@@ -10,7 +10,7 @@ import { loadCards } from '../core/known/hosts/loadCards.ts';
 import { language } from '../messages/language.ts';
 import { sayCardProblem } from '../messages/library.ts';
 import { originFrom, readCardFiles, readFolder, readSites } from '../standins/world.ts';
-import { sayProblem } from '../messages/problems.ts';
+import { firstProblem, sayProblem } from '../messages/problems.ts';
 import { t } from '../messages/t.ts';
 
 /** The command was given something that it cannot use; the message says what would be right. */
@@ -68,13 +68,6 @@ export function readJson<Value>(file: string, { what, schema }: { what: string; 
     throw new UsageError(t('The {what} {file} cannot be used: {wrong}.', { what, file, wrong: sayProblem(data.wrong) }));
   const result = schema.safeParse(data.value);
   if (result.success) return result.data;
-  const [issue] = result.error.issues;
-  throw new UsageError(
-    t('The {what} {file} is not right at {path}: {issue}.', {
-      what,
-      file,
-      path: issue!.path.join('.') || t('its top'),
-      issue: sayProblem(issue!.message),
-    }),
-  );
+  const { path, issue } = firstProblem(result.error);
+  throw new UsageError(t('The {what} {file} is not right at {path}: {issue}.', { what, file, path, issue }));
 }

@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { language, sentence } from './language.ts';
 import { t } from './t.ts';
 
@@ -16,4 +17,10 @@ export function sayProblem(message: string): string {
   if (NOT_JSON.test(message)) return language() === 'en' ? message : t('it is not JSON');
   const [, name] = QUOTED.exec(message) ?? [];
   return name === undefined ? sentence(message) : sentence(message.replace(QUOTED, '"{name}"')).replace('{name}', () => name);
+}
+
+/** The first thing that is not right in what was read: where, and why. */
+export function firstProblem({ issues }: z.ZodError): { path: string; issue: string } {
+  const [first] = issues;
+  return { path: first!.path.join('.') || t('its top'), issue: sayProblem(first!.message) };
 }

@@ -3,7 +3,7 @@ import { loadCards, type CardProblem } from '../../core/known/hosts/loadCards.ts
 import { providersSchema } from '../../core/known/hosts/providers.ts';
 import { readJson } from '../../core/model/json.ts';
 import { siteSchema, type Site } from '../../core/model/site.ts';
-import { sayProblem } from '../../messages/problems.ts';
+import { firstProblem, sayProblem } from '../../messages/problems.ts';
 import { savePreference } from '../storage/database.ts';
 import { keepCards, PROVIDERS } from './ownCards.ts';
 import type { Store } from './store.ts';
@@ -26,13 +26,7 @@ export async function importProviders(store: Store, text: string): Promise<strin
   const data = readJson(text);
   if ('wrong' in data) return t('This is no provider list: {wrong}.', { wrong: sayProblem(data.wrong) });
   const read = providersSchema.safeParse(data.value);
-  if (!read.success) {
-    const [issue] = read.error.issues;
-    return t('This is no provider list: at {path}, {issue}. Nothing was taken.', {
-      path: issue!.path.join('.') || t('its top'),
-      issue: sayProblem(issue!.message),
-    });
-  }
+  if (!read.success) return t('This is no provider list: at {path}, {issue}. Nothing was taken.', firstProblem(read.error));
   store.dispatch(providersRead(read.data));
   await savePreference(PROVIDERS, read.data).catch(() => store.dispatch(storageFound('missing')));
   return null;
@@ -45,11 +39,5 @@ export function readSiteFile(text: string): { site: Site } | { wrong: string } {
     return { wrong: t('This is no site: {wrong}. Choose a file that was exported here.', { wrong: sayProblem(data.wrong) }) };
   const read = siteSchema.safeParse(data.value);
   if (read.success) return { site: read.data };
-  const [issue] = read.error.issues;
-  return {
-    wrong: t('This is no site: at {path}, {issue}. Nothing was taken.', {
-      path: issue!.path.join('.') || t('its top'),
-      issue: sayProblem(issue!.message),
-    }),
-  };
+  return { wrong: t('This is no site: at {path}, {issue}. Nothing was taken.', firstProblem(read.error)) };
 }

@@ -1,4 +1,5 @@
 import { act, renderHook } from '@testing-library/react';
+import fc from 'fast-check';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { useKeptDraft } from './useKeptDraft.ts';
 
@@ -66,4 +67,28 @@ test('what is wrong is not kept, and undone is as before', () => {
   act(() => now().change(() => ({ words: '!' })));
   rests();
   expect([now().state, kept.at(-1)]).toEqual(['wrong', { words: 'a' }]);
+});
+
+test('whenever the store tells of what was kept here, late or early, nothing that was typed is lost', () => {
+  // Typed, rested, or told of the next thing that was kept; a store tells in the order in which it was given.
+  const acts = fc.array(fc.constantFrom('type', 'rest', 'tell', 'again'), { minLength: 3, maxLength: 40 });
+  fc.assert(
+    fc.property(acts, (all) => {
+      const { kept, now, tells, types, rests } = drafted();
+      let [typed, told, last] = ['a', 0, 'a'];
+      for (const act of all) {
+        if (act === 'type') {
+          types('b');
+          typed += 'b';
+        } else if (act === 'rest') rests();
+        else if (act === 'tell' && told < kept.length) tells((last = kept[told++]!.words));
+        // Something else in the store has changed: it tells once more what it told last.
+        else if (act === 'again') tells(last);
+        expect(now().draft.words).toBe(typed);
+      }
+      rests();
+      expect([now().state, kept.at(-1)?.words ?? 'a']).toEqual(['kept', typed]);
+    }),
+    { numRuns: 200 },
+  );
 });

@@ -25,7 +25,7 @@ import { SettingPick } from '../../ui/SettingPick.tsx';
 import { lazily } from '../../ui/lazily.ts';
 import { t, within } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
-import { sayProblem } from '../../../messages/problems.ts';
+import { firstProblem, sayProblem } from '../../../messages/problems.ts';
 
 const StyleChange = lazily(
   () => import('./StyleChange.tsx').then((module) => module.StyleChange),
@@ -112,13 +112,7 @@ function readStyle(text: string): { style: ReturnType<typeof styleSchema.parse> 
     };
   const read = styleSchema.safeParse(data.value);
   if (read.success) return { style: read.data };
-  const [issue] = read.error.issues;
-  return {
-    wrong: t('This is no house style: at {path}, {issue}. Nothing was taken.', {
-      path: issue!.path.join('.') || t('its top'),
-      issue: sayProblem(issue!.message),
-    }),
-  };
+  return { wrong: t('This is no house style: at {path}, {issue}. Nothing was taken.', firstProblem(read.error)) };
 }
 
 interface RuleProps {
