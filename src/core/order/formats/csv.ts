@@ -4,8 +4,10 @@ import { entryOf, type Entry } from '../order.ts';
 import type { OrderFormat } from './format.ts';
 import { whole } from './whole.ts';
 
-/** What was set before a text so that no table program takes it for a formula. */
-const GUARD = /^'(?=[=+\-@\t\r])/;
+/** What was set before a text so that no table program takes it for a formula, or for one that is guarded. */
+const GUARD = /^'(?='*[=+\-@\t\r])/;
+const GUARDED = /^'+[=+\-@\t\r]/;
+const guarded = (text: string): string => (GUARDED.test(text) ? `'${text}` : text);
 const HEAD = ['address', 'title', 'from', 'until', 'author', 'day', 'length', 'words', 'page', 'id'] as const;
 type Column = (typeof HEAD)[number];
 
@@ -47,13 +49,13 @@ export const csv: OrderFormat = {
     const time = (seconds: number | undefined): string => (seconds === undefined ? '' : showTime(seconds));
     const rows = entries.map((one): Record<Column, string> => ({
       address: one.address,
-      title: one.title,
+      title: guarded(one.title),
       from: time(one.from),
       until: time(one.until),
-      author: one.author,
+      author: guarded(one.author),
       day: one.day,
       length: time(one.seconds),
-      words: one.words,
+      words: guarded(one.words),
       page: one.page ?? '',
       id: one.id,
     }));
