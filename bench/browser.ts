@@ -2,6 +2,7 @@ import { bringIn, choose, openBench } from '../e2e/bench.ts';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, newVisitor, startServer, waitForText } from '../e2e/driver.ts';
 import { line } from './line.ts';
+import { shares } from './shares.ts';
 import { sayDisturbed } from './disturbed.ts';
 
 /** Steps of a handle; the first few compile what runs. */
@@ -53,6 +54,7 @@ line('a step of the handle for width, on the screen’s thread (95th)', {
 /** Undo and redo change one setting each: from the press until what came of it has been painted. */
 await choose(page, 'waits for a press', 'Autoplay', 'on');
 await new Promise((done) => setTimeout(done, 2000));
+const before = await page.metrics();
 const paints = await page.evaluate(async (count) => {
   const measured: number[] = [];
   for (let i = 0; i < count; i++) {
@@ -71,11 +73,21 @@ const paints = await page.evaluate(async (count) => {
   }
   return measured.sort((a, b) => a - b);
 }, CHANGES);
+const after = await page.metrics();
+/** Milliseconds of the page's own thread for one change. */
+const spent = (what: 'ScriptDuration' | 'LayoutDuration' | 'RecalcStyleDuration' | 'TaskDuration'): number =>
+  ((after[what]! - before[what]!) * 1000) / CHANGES;
+const [script, layout, style, all] = [
+  spent('ScriptDuration'),
+  spent('LayoutDuration'),
+  spent('RecalcStyleDuration'),
+  spent('TaskDuration'),
+];
 line('a setting changed, from the press to the next paint (95th)', {
   figure: paints[Math.floor(CHANGES * 0.95)]!,
   most: 33,
   unit: 'ms',
-  note: `half of them ${paints[CHANGES / 2]!.toFixed(1)} ms`,
+  note: `half of them ${paints[CHANGES / 2]!.toFixed(1)} ms; ${all.toFixed(1)} ms of the page’s thread: ${shares({ script, style, layout, 'painting and the rest': all - script - layout - style })}`,
 });
 sayDisturbed();
 await browser.close();

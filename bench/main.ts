@@ -5,12 +5,15 @@ import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { plan } from '../src/core/steps/plan/plan.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../src/core/pipeline.ts';
 import type { Settings } from '../src/core/known/settings/list.ts';
+import { read } from '../src/core/steps/read/read.ts';
+import { recognise } from '../src/core/steps/recognise/recognise.ts';
 import { write } from '../src/core/steps/write/write.ts';
 import type { Example } from '../src/core/teach/examples.ts';
 import { learn } from '../src/core/teach/learn.ts';
 import { examplesOf, makeHost } from '../src/laws/hosts.ts';
 import { fastest } from './fastest.ts';
 import { line } from './line.ts';
+import { shares } from './shares.ts';
 import { tokenise } from './tokenise.ts';
 import { readCardFiles, readItems, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 
@@ -40,6 +43,25 @@ const pipeline = (cardsOf: HostBook, some: readonly string[]) => (): void => {
       .text.length;
   }
 };
+
+/** How much of the way each step takes, warm. */
+function steps(some: readonly string[]): string {
+  const candidates = some.map((link) => read(link)[0]!);
+  const items = candidates.map((candidate) => recognise(candidate, book).item!);
+  const plans = items.map((item) => plan(item, item.settings, { book, site: null }));
+  const each =
+    <Given>(given: readonly Given[], step: (one: Given, i: number) => { length: number }) =>
+    (): void =>
+      given.forEach((one, i) => (sink += step(one, i).length));
+  const [reading, recognising, planning, writing] = fastest(
+    5,
+    each(some, read),
+    each(candidates, (candidate) => recognise(candidate, book).item!.canonical),
+    each(items, (item) => plan(item, item.settings, { book, site: null }).parts),
+    each(items, (item, i) => write({ item, plan: plans[i]!, site: null, facts: {} }, 'responsive').text),
+  ) as [number, number, number, number];
+  return shares({ read: reading, recognise: recognising, plan: planning, write: writing });
+}
 
 function manyCards(count: number): HostCard[] {
   const [first] = cards;
@@ -82,9 +104,14 @@ line(`read, recognise, plan and write ${LINKS} links, against new URL()`, {
   figure: few / bare,
   most: 10,
   unit: '×',
-  note: `${perLink(few)}; new URL() ${perLink(bare)}`,
+  note: `${perLink(few)}; new URL() ${perLink(bare)}; ${steps(links)}`,
 });
-line('the same of links without settings', { figure: tidy / tidyBare, most: 6, unit: '×', note: perLink(tidy) });
+line('the same of links without settings', {
+  figure: tidy / tidyBare,
+  most: 6,
+  unit: '×',
+  note: `${perLink(tidy)}; ${steps(plain)}`,
+});
 line('the same with 10,000 cards more in the book', { figure: many / few, most: 1.2, unit: '×', note: perLink(many) });
 line('a book of 10,000 cards compiled', { figure: compiling, most: 300, unit: 'ms' });
 

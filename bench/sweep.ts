@@ -1,10 +1,13 @@
 import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { NO_RULES } from '../src/core/many/sweep/rules.ts';
+import { surroundingsOf } from '../src/core/many/sweep/surroundings.ts';
 import { sweepFile } from '../src/core/many/sweep/sweepFile.ts';
+import { bringIn } from '../src/core/pipeline.ts';
 import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../src/standins/world.ts';
 import { fastest } from './fastest.ts';
 import { line } from './line.ts';
+import { shares } from './shares.ts';
 import { tokenise } from './tokenise.ts';
 
 /** Pages of fifty thousand signs, each with two embeds: swept, and with titles put in, against taking them apart. */
@@ -32,18 +35,31 @@ const tokens = (count: number) => (): void => {
 };
 const timed = (work: () => void): number => fastest(1, work)[0]!;
 
-const [bare, found, changed] = fastest(9, tokens(200), sweeping(200), sweeping(200, changing)) as [number, number, number];
+const around = (count: number) => (): void => {
+  for (let i = 0; i < count; i++) sink += surroundingsOf(pages[i % pages.length]!).title.length;
+};
+const reading = (count: number) => (): void => {
+  for (let i = 0; i < count; i++) sink += bringIn(pages[i % pages.length]!, book).length;
+};
+const [bare, found, changed, read, surroundings] = fastest(
+  9,
+  tokens(200),
+  sweeping(200),
+  sweeping(200, changing),
+  reading(200),
+  around(200),
+) as [number, number, number, number, number];
 line('a sweep of pages of 50 kB, against tokenising them, as throughput', {
   figure: bare / found,
   least: 0.7,
   unit: '',
-  note: `${(found / 200).toFixed(2)} ms a page; tokenising ${(bare / 200).toFixed(2)} ms`,
+  note: `${(found / 200).toFixed(2)} ms a page; tokenising ${(bare / 200).toFixed(2)} ms; ${shares({ read, surroundings, 'the rest': found - read - surroundings })}`,
 });
 line('the same with titles put in', {
   figure: bare / changed,
   least: 0.7,
   unit: '',
-  note: `${(changed / 200).toFixed(2)} ms a page`,
+  note: `${(changed / 200).toFixed(2)} ms a page; ${shares({ 'the same': found, 'written, read and checked again': changed - found })}`,
 });
 const small = timed(sweeping(100));
 const sizes = [1000, 10_000].map((count) => ({ count, ms: timed(sweeping(count)) }));

@@ -24,6 +24,7 @@ import type { SettingsFix } from '../core/model/plan.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import type * as sentences from '../messages/batch.ts';
 import { speak } from '../messages/language.ts';
+import { pause } from '../app/pause.ts';
 import { isFull } from '../app/storage/database.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
 import { listOrders, saveOrders } from '../app/storage/orders.ts';
@@ -69,17 +70,6 @@ interface Batch {
   /** The report that comes soon. */
   due: ReturnType<typeof setTimeout> | undefined;
 }
-
-/** Lets messages in. Timers that follow one another are held back by browsers, messages are not. */
-const pause = (): Promise<void> =>
-  new Promise((done) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = () => {
-      port1.close();
-      done();
-    };
-    port2.postMessage(null);
-  });
 
 /** A worker makes one batch. */
 function makeBatch(): BatchMaker {

@@ -1,6 +1,7 @@
 import { liveQuery } from 'dexie';
 import { savedSchema, type Picture, type SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { afterPaint } from '../afterPaint.ts';
+import { pause } from '../pause.ts';
 import { database } from './database.ts';
 import { findPictures } from './embeds.ts';
 
@@ -17,7 +18,7 @@ export interface Stock {
 
 /** More than a screen shows; and as many at once as leave the screen free. */
 const FIRST = 60;
-const PIECE = 400;
+const PIECE = 100;
 
 /**
  * Shows the embeds that were changed last, then all of them, and again whenever one of them changes, in this window or
@@ -74,6 +75,7 @@ export function watchEmbeds(
     const there = new Set(ids);
     const gone = [...good.keys(), ...bad.keys()].filter((id) => !there.has(id));
     const missing = ids.filter((id) => !knows(id));
+    if (missing.length > PIECE) await pause();
     let differing = 0;
     await readPieces([...missing, ...changed.filter(knows)], (id, row) => {
       const before = JSON.stringify(good.get(id));
@@ -91,7 +93,7 @@ export function watchEmbeds(
     for (let at = 0; at < ids.length && !ended; at += PIECE) {
       const piece = ids.slice(at, at + PIECE);
       (await database.embeds.bulkGet(piece)).forEach((row, i) => row && each(piece[i]!, row));
-      if (ids.length > PIECE) await new Promise((done) => setTimeout(done, 0));
+      if (ids.length > PIECE) await pause();
     }
   };
   let following: { unsubscribe: () => void } | undefined;

@@ -5,6 +5,7 @@ import { useStore } from 'react-redux';
 import { transfer } from 'comlink';
 import { stepKey, type Step } from '../../../core/keeping/bundle/merge.ts';
 import { sayBundleRefusal, sayDamaged, sayStorageTrouble } from '../../../messages/shelf.ts';
+import { toggled } from '../../../core/model/toggled.ts';
 import type { Bundler, Looked } from '../../../workers/bundle.ts';
 import { openWorker } from '../../askWorker.ts';
 import { readTheme } from '../../state/readTheme.ts';
@@ -50,13 +51,13 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
       setSaid('');
     }
   };
-  const take = async (steps: ReadonlySet<string>): Promise<void> => {
+  const take = async (otherwise: ReadonlySet<string>, count: number): Promise<void> => {
     if (!incoming) return;
     setSaid(t('Taking it in …'));
-    await bundler.ask((one) => one.take([...steps]));
+    await bundler.ask((one) => one.take([...otherwise]));
     await readTheme(store);
     setIncoming(null);
-    setSaid(t('{count, plural, one {# thing is} other {# things are}} taken in.', { count: steps.size }));
+    setSaid(t('{count, plural, one {# thing is} other {# things are}} taken in.', { count }));
   };
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
@@ -85,7 +86,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
         </Button>
       </div>
       <p role="status">{said}</p>
-      {incoming && <Incoming steps={incoming.steps} damaged={incoming.damaged} take={(steps) => told(take(steps))} />}
+      {incoming && <Incoming looked={incoming} take={(otherwise, count) => told(take(otherwise, count))} />}
       <Room />
     </DialogFrame>
   );
@@ -101,23 +102,19 @@ const PARTS = {
   preferences: t('choice of yours'),
 } as const;
 const NAMES: Readonly<Record<string, string>> = { theme: t('Light or dark theme'), providers: t('List of oEmbed providers') };
-/** More rows than a person would read one by one. */
-const SHOWN = 200;
 
-/** What the bundle would do, thing by thing, before it does it. */
 interface IncomingProps {
-  steps: readonly Step[];
-  /** Files of the bundle that are not as they were packed. */
-  damaged: readonly string[];
-  take: (chosen: ReadonlySet<string>) => void;
+  looked: Looked;
+  /** Takes what is proposed, but for the keys of what was chosen otherwise; so many things in all. */
+  take: (otherwise: ReadonlySet<string>, count: number) => void;
 }
 
-function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
-  const open = steps.filter(({ what }) => what !== 'keep');
-  // Of an incomplete bundle nothing is proposed.
-  const usual = damaged.length > 0 ? [] : open.filter(({ what, newer }) => what === 'add' || newer === true);
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(usual.map(stepKey)));
-  const count = (what: Step['what']): number => steps.filter((step) => step.what === what).length;
+/** What the bundle would do, thing by thing, before it does it. */
+function Incoming({ looked: { counts, damaged, proposed, shown }, take }: IncomingProps): ReactElement {
+  const [otherwise, setOtherwise] = useState<ReadonlySet<string>>(new Set());
+  const isChosen = (step: Looked['shown'][number]): boolean => step.proposed !== otherwise.has(stepKey(step));
+  const chosen = proposed + shown.reduce((sum, step) => sum + Number(isChosen(step)) - Number(step.proposed), 0);
+  const open = counts.add + counts.change;
   return (
     <section aria-label={t('What the bundle would do')}>
       {damaged.length > 0 && (
@@ -128,21 +125,17 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
       <p>
         {rich(
           '<b>{added}</b> new here, <b>{changed}</b> differ, <b>{kept}</b> are the same and stay. An embed that is replaced stays as a version.',
-          { b: (inside) => <strong>{inside}</strong>, added: count('add'), changed: count('change'), kept: count('keep') },
+          { b: (inside) => <strong>{inside}</strong>, added: counts.add, changed: counts.change, kept: counts.keep },
         )}
       </p>
       <ul className="incoming">
-        {open.slice(0, SHOWN).map((step) => (
+        {shown.map((step) => (
           <li key={stepKey(step)}>
             <label className="tick">
               <input
                 type="checkbox"
-                checked={chosen.has(stepKey(step))}
-                onChange={({ target }) =>
-                  setChosen(
-                    new Set(target.checked ? [...chosen, stepKey(step)] : [...chosen].filter((one) => one !== stepKey(step))),
-                  )
-                }
+                checked={isChosen(step)}
+                onChange={() => setOtherwise(toggled(otherwise, [stepKey(step)]))}
               />
               {step.part === 'preferences' ? NAMES[step.name] : step.name}
             </label>
@@ -153,9 +146,9 @@ function Incoming({ steps, damaged, take }: IncomingProps): ReactElement {
           </li>
         ))}
       </ul>
-      {open.length > SHOWN && <p className="quiet">{t('And {count} more.', { count: open.length - SHOWN })}</p>}
-      <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(chosen)}>
-        {open.length === 0 ? t('Nothing to take') : t('Take {chosen} in', { chosen: chosen.size })}
+      {open > shown.length && <p className="quiet">{t('And {count} more.', { count: open - shown.length })}</p>}
+      <Button variant="contained" disabled={chosen === 0} onClick={() => take(otherwise, chosen)}>
+        {open === 0 ? t('Nothing to take') : t('Take {chosen} in', { chosen })}
       </Button>
     </section>
   );

@@ -15,18 +15,27 @@ interface Props {
   setBySite: (on: boolean) => void;
 }
 
+interface There {
+  kinds: Set<string>;
+  hosts: Set<string>;
+  sites: Set<string>;
+}
+
+function whatThereIs(entries: readonly Entry[]): There {
+  const there: There = { kinds: new Set(), hosts: new Set(), sites: new Set() };
+  for (const { embed } of entries) {
+    there.kinds.add(embed.kind);
+    there.hosts.add(embed.host);
+    there.sites.add(embed.work.site);
+  }
+  return there;
+}
+
 /** Search as one types, and what the list is narrowed by. Only what there is can be chosen. */
 export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): ReactElement {
   const cards = useAppSelector(selectCards);
   const sites = useAppSelector(selectSites);
-  const there = useMemo(
-    () => ({
-      kinds: new Set(entries.map(({ embed }) => embed.kind)),
-      hosts: new Set(entries.map(({ embed }) => embed.host)),
-      sites: new Set(entries.map(({ embed }) => embed.work.site)),
-    }),
-    [entries],
-  );
+  const there = useMemo(() => whatThereIs(entries), [entries]);
   const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
   return (
     <form className="narrow" role="search" onSubmit={(event) => event.preventDefault()}>
@@ -41,7 +50,7 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
         label={t('Kind')}
         value={narrowing.kind}
         set={(kind) => put({ kind })}
-        options={Object.entries(KIND_NAMES).filter(([id]) => (there.kinds as ReadonlySet<string>).has(id))}
+        options={Object.entries(KIND_NAMES).filter(([id]) => there.kinds.has(id))}
       />
       <Choice
         label={t('Host')}

@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
-import { NO_NARROWING, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
+import { isWide, NO_NARROWING, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
 import { isExample, putExamples } from '../../state/examples.ts';
 import type { Store } from '../../state/store.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
@@ -54,7 +54,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
     [entries, open],
   );
   const examples = useMemo(() => entries.flatMap(({ embed }) => (isExample(embed) ? [embed.id] : [])), [entries]);
-  const narrowed = JSON.stringify(narrowing) !== JSON.stringify(NO_NARROWING);
+  const narrowed = !isWide(narrowing);
   const choose = useCallback(
     (id: string, on: boolean): void =>
       setChosen((before) => new Set(on ? [...before, id] : [...before].filter((one) => one !== id))),

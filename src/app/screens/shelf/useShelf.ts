@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import { entryOf, type Entry, type Names } from '../../../core/keeping/shelf/search.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
@@ -25,7 +25,8 @@ export function useShelf(): Shelved | undefined | null {
   useEffect(
     () =>
       watchEmbeds(
-        setStock,
+        // Of many thousands, the screen is drawn in pieces, too.
+        (found) => startTransition(() => setStock(found)),
         () => setStock((before) => before ?? null),
         (embed) => latest.current(embed),
       ),

@@ -32,6 +32,9 @@ const PARTS = Object.keys(IDENTITY) as Part[];
 /** What taking the bundle in would add, change and keep, before anything is written. */
 export const planMerge = (bundle: Bundle, present: Present): Step[] => PARTS.flatMap((part) => stepsOf(part, bundle, present));
 
+/** Whether it goes without saying that a step is taken: what is not here yet, and what is the newer of two. */
+export const isProposed = ({ what, newer }: Step): boolean => what === 'add' || newer === true;
+
 function stepsOf<P extends Part>(part: P, bundle: Bundle, present: Present): Step[] {
   const identify = IDENTITY[part];
   const here = new Map((present[part] as Bundle[P][number][]).map((one) => [identify(one).id, one]));
