@@ -44,13 +44,14 @@ async function giveFolder(page: Page, path: string): Promise<void> {
 /** As many files are written as take a while. */
 const FILES = 200;
 
-/** Files of a site in a folder that the browser keeps for this page, by their number. */
-async function fillFolder(count: number, port: number): Promise<string[]> {
+/** Files of a site in a folder that the browser keeps for this page, by their number; each of so many bytes and some more. */
+async function fillFolder(count: number, port: number, size = 0): Promise<string[]> {
   const folder = await navigator.storage.getDirectory();
+  const prose = '<p>The pond fills twice a day.</p>\n'.repeat(size / 35);
   const texts = Array.from(
     { length: count },
     (_, i) =>
-      `<!doctype html><h2>Page ${i}</h2>\r\n<iframe src="http://frames.lanternreel.localhost:${port}/f/k7wq2m9d" width="560" height="315"></iframe>\n<p>é &amp; more</p>`,
+      `<!doctype html><h2>Page ${i}</h2>\r\n<iframe src="http://frames.lanternreel.localhost:${port}/f/k7wq2m9d" width="560" height="315"></iframe>\n${prose}<p>é &amp; more</p>`,
   );
   for (const [i, text] of texts.entries()) {
     const handle = await folder.getFileHandle(`page-${String(i).padStart(3, '0')}.html`, { create: true });
@@ -59,6 +60,25 @@ async function fillFolder(count: number, port: number): Promise<string[]> {
     await stream.close();
   }
   return texts;
+}
+
+/** Empties the first files that a sweep has looked into, eight at once. */
+async function emptyKnown(): Promise<void> {
+  const store = await new Promise<IDBDatabase>((done) => {
+    const opening = indexedDB.open('refenestra');
+    opening.onsuccess = () => done(opening.result);
+  });
+  const [first] = await new Promise<{ files: { file: string }[] }[]>((done) => {
+    const reading = store.transaction('looked').objectStore('looked').getAll(null, 1);
+    reading.onsuccess = () => done(reading.result as { files: { file: string }[] }[]);
+  });
+  store.close();
+  const folder = await navigator.storage.getDirectory();
+  for (const { file } of first!.files) {
+    const stream = await (await folder.getFileHandle(file)).createWritable();
+    await stream.write('<p>Nothing here any more</p>');
+    await stream.close();
+  }
 }
 
 async function readFolder(): Promise<string[]> {
@@ -193,6 +213,36 @@ describe('a site is swept', () => {
     await waitForText(later, `${FILES} files written.`);
     expect(await later.evaluate(readFolder)).toEqual(after);
     await waitForNoText(later, 'The frame has no title');
+    await context.close();
+  });
+
+  test('goes on where it was after the tab was closed in the middle of it', async () => {
+    const { context, page } = await newVisitor(world.browser);
+    await goTo(page, `${world.server.address}/sweep`);
+    await page.evaluate(fillFolder, FILES, world.server.port, 400_000);
+    await page.evaluate(chooseOwnFolder);
+    await press(page, 'button', 'Open a folder');
+    const done = () => page.evaluate(() => Number(/(\d+) of 200 files/.exec(document.body.innerText)?.[1] ?? 0));
+    await waitFor('some files to be looked into', async () => (await done()) >= 32);
+    await press(page, 'button', 'Pause');
+    await find(page, 'button', 'Go on');
+    await page.close();
+
+    const later = await context.newPage();
+    await goTo(later, `${world.server.address}/sweep`);
+    await waitForText(later, 'Broken off');
+    const told = await later.evaluate(() => /(\d+) of 200 files looked into/.exec(document.body.innerText)![1]);
+    const known = Number(told);
+    expect(known).toBeGreaterThan(0);
+    expect(known).toBeLessThan(FILES);
+    // Files that have changed since are looked into anew.
+    await later.evaluate(emptyKnown);
+    await press(later, 'button', 'Go on');
+    await waitForText(later, `${FILES - 8} embeds of 1 item`);
+    await waitForText(later, `${known - 8} files were looked into before the sweep was broken off.`);
+    await press(later, 'button', 'New sweep');
+    await find(later, 'button', 'Read the site');
+    await waitForNoText(later, 'Broken off');
     await context.close();
   });
 

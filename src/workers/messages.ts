@@ -113,6 +113,8 @@ export interface SiteFile {
 
 /** What a sweep works by. */
 export interface SweepBegun {
+  /** The name under which what is found is kept until the end; null where nothing is kept. */
+  name: string | null;
   cards: readonly HostCard[];
   site: Site | null;
   style: HouseStyle | undefined;
@@ -138,6 +140,6 @@ export interface Sweeper {
   sweep: (files: readonly SiteFile[]) => Promise<SweptFile[]>;
   write: (files: readonly ChangedFile[]) => Promise<SiteWritten>;
   /** The files of a zip that a sweep looks into, and how many others it holds; null where it is none. */
-  open: (zip: Blob) => Promise<{ files: SiteFile[]; others: number } | null>;
+  open: (zip: File) => Promise<{ files: SiteFile[]; others: number } | null>;
   pack: (files: SiteWritten['files']) => Uint8Array<ArrayBuffer>;
 }

@@ -5,24 +5,31 @@ import { makeBook } from '../core/known/hosts/book.ts';
 import { sweepBytes, writeChanges } from '../core/many/sweep/bytes.ts';
 import type { SweepSettings } from '../core/many/sweep/change.ts';
 import { containerOf } from '../core/many/sweep/containers/list.ts';
+import type { Looked } from '../core/many/sweep/looked.ts';
+import { keepLooked } from '../app/storage/unfinished.ts';
 import type { SiteFile, SiteWritten, Sweeper } from './messages.ts';
+import { stampOf } from './stamp.ts';
 
 const bytesOf = async ({ content }: SiteFile): Promise<Uint8Array> => new Uint8Array(await content.arrayBuffer());
 
 /** Looks into files of a site and writes their changes, away from the screen's own thread. */
 function makeSweeper(): Sweeper {
   let settings: SweepSettings | null = null;
+  let name: string | null = null;
   return {
-    begin: ({ cards, reached, ...others }) => {
+    begin: ({ name: keeps, cards, reached, ...others }) => {
+      name = keeps;
       settings = { ...others, book: makeBook([...cards]), reached: new Map(reached) };
     },
     sweep: async (files) => {
-      const swept = [];
+      const swept: Looked[] = [];
       for (const file of files) {
         const found = sweepBytes(file.name, await bytesOf(file), settings!);
-        if (found) swept.push(found);
+        swept.push({ file: file.name, stamp: stampOf(file.content) ?? '', found });
       }
-      return swept;
+      // Where the browser keeps nothing, a sweep that is broken off begins anew.
+      if (name !== null) void keepLooked(name, swept).catch(() => undefined);
+      return swept.flatMap(({ found }) => found ?? []);
     },
     write: async (files) => {
       const written: SiteWritten = { files: [], patch: '', reverse: '' };
@@ -38,7 +45,11 @@ function makeSweeper(): Sweeper {
     open: async (zip) => {
       const found = unzip(new Uint8Array(await zip.arrayBuffer()), (name) => containerOf(name) !== undefined);
       if ('refusal' in found) return null;
-      const files = [...found.files].map(([name, bytes]) => ({ name, content: new Blob([bytes as Uint8Array<ArrayBuffer>]) }));
+      const { lastModified } = zip;
+      const files = [...found.files].map(([path, bytes]) => ({
+        name: path,
+        content: new File([bytes as Uint8Array<ArrayBuffer>], path, { lastModified }),
+      }));
       return { files, others: found.damaged.length };
     },
     pack: (files) => zipSync(Object.fromEntries(files.map(({ name, bytes }) => [name, bytes]))),

@@ -23,6 +23,8 @@ export const database = new Dexie('refenestra') as Dexie & {
   orders: EntityTable<{ id: string }, 'id'>;
   sweeps: EntityTable<{ id: string; folder: FileSystemDirectoryHandle; files: readonly unknown[] }, 'id'>;
   swept: EntityTable<{ name: string }, 'name'>;
+  unfinished: EntityTable<{ name: string }, 'name'>;
+  looked: EntityTable<{ id?: number; name: string; count: number; files: readonly unknown[] }, 'id'>;
   lessons: EntityTable<{ id: string; examples: unknown; putRight: unknown }, 'id'>;
 };
 database.version(1).stores({ embeds: 'id, changed', preferences: 'name' });
@@ -36,6 +38,7 @@ database.version(8).stores({ libraries: 'address' });
 database.version(9).stores({ orders: 'id' });
 database.version(10).stores({ sweeps: 'id' });
 database.version(11).stores({ swept: 'name' });
+database.version(12).stores({ unfinished: 'name', looked: '++id, name, [name+count]' });
 
 /** How long the store may take to open, in milliseconds. */
 const PATIENCE = 10_000;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { keptSweepSchema, type KeptSweep } from '../../core/many/sweep/again.ts';
 import type { Change } from '../../core/many/sweep/found.ts';
+import { changeSchema } from '../../core/many/sweep/looked.ts';
 import { database } from './database.ts';
 
 /** What was last written into a folder: kept before the first file is, so that it can be taken back whatever happens. */
@@ -9,14 +10,6 @@ export interface WrittenSweep {
   files: readonly { name: string; changes: readonly Change[] }[];
 }
 
-const changeSchema = z.object({
-  range: z.tuple([z.number(), z.number()]),
-  before: z.string(),
-  after: z.string(),
-  ends: z.array(z.string()),
-  stays: z.array(z.string()),
-  loads: z.boolean(),
-});
 const filesSchema = z.array(z.object({ name: z.string(), changes: z.array(changeSchema) }));
 
 const LAST = 'last';

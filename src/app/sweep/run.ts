@@ -1,10 +1,15 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { sweptAgain, type Again, type KeptSweep } from '../../core/many/sweep/again.ts';
 import type { FrameAsked } from '../../core/many/sweep/frames.ts';
 import type { Reached } from '../../core/proof/reach/reached.ts';
+import type { Looked } from '../../core/many/sweep/looked.ts';
 import type { Change, SweptEmbed, SweptFile } from '../../core/many/sweep/found.ts';
 import { NO_RULES, type Rules } from '../../core/many/sweep/rules.ts';
 import type { ChangedFile, SiteFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
 import { findSwept, keepSwept } from '../storage/sweeps.ts';
+import { beginUnfinished, endUnfinished } from '../storage/unfinished.ts';
+import { stampOf } from '../../workers/stamp.ts';
 import { askReach } from '../../workers/askReach.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
 import { ofStore } from '../state/ofStore.ts';
@@ -18,8 +23,9 @@ export interface SweepState {
   /** Where its files can be written. */
   folder: FileSystemDirectoryHandle | null;
   files: readonly SiteFile[];
-  /** Files that were looked into so far. */
+  /** Files that were looked into so far, and those of them that were before the sweep was broken off. */
   done: number;
+  known: number;
   swept: readonly SweptFile[];
   rules: Rules;
   /** Embeds that are not to be changed, whatever the rules say. */
@@ -32,8 +38,8 @@ export interface SweepState {
   again: Again | null;
 }
 
-/** What a sweep works by; what hosts answered is known here. */
-type Begun = Omit<SweepBegun, 'reached'>;
+/** What a sweep works by; what hosts answered, and what is kept, is known here. */
+type Begun = Omit<SweepBegun, 'reached' | 'name'>;
 
 /** What somebody opened. */
 export type OpenedSite = Pick<SweepState, 'name' | 'files' | 'note' | 'folder'>;
@@ -45,6 +51,7 @@ const EMPTY: SweepState = {
   folder: null,
   files: [],
   done: 0,
+  known: 0,
   swept: [],
   rules: NO_RULES,
   spared: new Set(),
@@ -71,6 +78,7 @@ export class SweepRun {
   private workers: Opened<Sweeper>[] = [];
   /** Names the present run, so that answers to one before it are not taken. */
   private turn = 0;
+  private toDo: readonly SiteFile[] = [];
   private next = 0;
   private found: SweptFile[] = [];
   private due: ReturnType<typeof setTimeout> | undefined;
@@ -104,32 +112,62 @@ export class SweepRun {
       folder,
       files,
       done: 0,
+      known: 0,
       rules: begun.rules,
       spared,
       reached,
       asking: null,
       again: null,
     });
-    const wanted = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, Math.ceil(files.length / AT_ONCE)));
-    this.workers = Array.from({ length: wanted }, () => openWorker<Sweeper>(newWorker()));
-    const given: SweepBegun = { ...begun, reached: [...(reached ?? [])] };
-    Promise.all(this.workers.map((worker) => this.work(worker, given, turn))).then(
-      () => {
-        if (turn !== this.turn) return;
-        this.end('done');
-        void this.compare(this.turn);
-      },
-      () => turn === this.turn && this.end('broken'),
-    );
+    const given: SweepBegun = {
+      ...begun,
+      name: files.every(({ content }) => stampOf(content)) ? name : null,
+      reached: [...(reached ?? [])],
+    };
+    this.goOnWhereItWas(given, turn)
+      .then(() => {
+        if (turn !== this.turn) return undefined;
+        const wanted = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, Math.ceil(this.toDo.length / AT_ONCE)));
+        this.workers = Array.from({ length: wanted }, () => openWorker<Sweeper>(newWorker()));
+        return Promise.all(this.workers.map((worker) => this.work(worker, given, turn)));
+      })
+      .then(
+        () => {
+          if (turn !== this.turn) return;
+          this.end('done');
+          // Where the browser keeps nothing, there is nothing to end.
+          if (given.name !== null) void endUnfinished(given.name).catch(() => undefined);
+          void this.compare(this.turn);
+        },
+        () => turn === this.turn && this.end('broken'),
+      );
+  }
+
+  /** Takes what is known of files that are still the same since the sweep was broken off; the rest is to be done. */
+  private async goOnWhereItWas(given: SweepBegun, turn: number): Promise<void> {
+    const { files, folder } = this.state;
+    const { name, site, rules } = given;
+    this.toDo = files;
+    if (name === null) return;
+    // What another Refenestra found may be less, or more.
+    const mark = bytesToHex(sha256(utf8ToBytes(JSON.stringify([import.meta.url, given]))));
+    const unfinished = { name, mark, at: Date.now(), site: site?.id ?? null, rules, folder, files: files.length };
+    const known = await beginUnfinished(unfinished).catch(() => new Map<string, Looked>());
+    if (turn !== this.turn || known.size === 0) return;
+    const isKnown = (file: SiteFile): boolean => known.get(file.name)?.stamp === stampOf(file.content);
+    const same = files.filter(isKnown);
+    this.found = same.flatMap((file) => known.get(file.name)!.found ?? []);
+    this.toDo = files.filter((file) => !isKnown(file));
+    this.change({ done: same.length, known: same.length });
   }
 
   private async work(worker: Opened<Sweeper>, begun: SweepBegun, turn: number): Promise<void> {
-    const { files } = this.state;
+    const { toDo } = this;
     await worker.ask((sweeper) => sweeper.begin(begun));
-    while (this.next < files.length && turn === this.turn) {
+    while (this.next < toDo.length && turn === this.turn) {
       const from = this.next;
       this.next += AT_ONCE;
-      const some = files.slice(from, this.next);
+      const some = toDo.slice(from, this.next);
       const swept = await worker.ask((sweeper) => sweeper.sweep(some));
       if (turn !== this.turn) return;
       this.found.push(...swept);
@@ -217,7 +255,7 @@ export class SweepRun {
   };
 
   /** The files of a zip, or null where it is none that can be read. */
-  open = (zip: Blob): Promise<SiteFile[] | null> =>
+  open = (zip: File): Promise<SiteFile[] | null> =>
     this.once(async ({ ask }) => (await ask((sweeper) => sweeper.open(zip)))?.files ?? null);
 
   /** What is to be written, with the changes that were chosen. */

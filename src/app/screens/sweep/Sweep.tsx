@@ -5,6 +5,7 @@ import { NO_RULES, type Rules } from '../../../core/many/sweep/rules.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
 import { selectToldCards, selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
+import { findUnfinished } from '../../storage/unfinished.ts';
 import { sweepOf, type OpenedSite } from '../../sweep/run.ts';
 import { SitePick } from '../../ui/SitePick.tsx';
 import { SweepInput } from './SweepInput.tsx';
@@ -31,6 +32,13 @@ export function Sweep(): ReactElement {
       { name, files, note, folder },
     );
   };
+  /** A sweep that was broken off goes on by what it went by. */
+  const open = async (opened: OpenedSite): Promise<void> => {
+    const before = await findUnfinished(opened.name).catch(() => undefined);
+    const forSite = sites.find(({ id }) => id === before?.site) ?? site;
+    if (forSite) setChosen(forSite.id);
+    begin(opened, before?.rules, forSite);
+  };
   const choose = (id: string): void => {
     setChosen(id);
     if (state.phase !== 'empty') begin(state, state.rules, sites.find((one) => one.id === id) ?? null);
@@ -40,7 +48,7 @@ export function Sweep(): ReactElement {
     return (
       <SweepInput
         ready={ready}
-        begin={(name, files, { note = '', folder = null } = {}) => begin({ name, files, note, folder })}
+        begin={(name, files, { note = '', folder = null } = {}) => void open({ name, files, note, folder })}
         run={run}
         siteField={siteField}
       />

@@ -10,6 +10,7 @@ import type { Store } from '../../state/store.ts';
 import { LastWritten } from './LastWritten.tsx';
 import { SiteByAddress } from './SiteByAddress.tsx';
 import { SweptSites } from './SweptSites.tsx';
+import { UnfinishedSites } from './UnfinishedSites.tsx';
 import type { SweptSite } from '../../storage/sweeps.ts';
 import { canWriteFolders, filesAgain, filesIn, pickFolder } from '../../sweep/folder.ts';
 import type { OpenedSite, SweepRun } from '../../sweep/run.ts';
@@ -53,7 +54,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     const folder = await pickFolder();
     if (folder) open(folder.name || t('Folder'), await filesIn(folder), folder);
   };
-  const reopen = async ({ name, folder }: SweptSite): Promise<void> => {
+  const reopen = async ({ name, folder }: Pick<SweptSite, 'name' | 'folder'>): Promise<void> => {
     const files = folder && (await filesAgain(folder));
     if (files) open(name, files, folder);
     else setSaid(t('The browser does not let Refenestra into that folder. Choose it with “Open a folder”.'));
@@ -98,6 +99,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
         )}
       </p>
       <LastWritten say={setSaid} />
+      <UnfinishedSites disabled={!ready} open={(site) => void reopen(site)} />
       <SweptSites disabled={!ready} open={(site) => void reopen(site)} />
       <p role="status">{said}</p>
     </div>

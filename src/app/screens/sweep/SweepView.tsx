@@ -54,6 +54,10 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
           ? t('{done} of {files, plural, one {# file} other {# files}}. ', { done: state.done, files: state.files.length })
           : ''}
         {sayNumbers(numbers)} {state.note}
+        {state.known > 0 &&
+          t(' {count, plural, one {One file was} other {# files were}} looked into before the sweep was broken off.', {
+            count: state.known,
+          })}
         {state.phase === 'cancelled' && t(' Cancelled: only what was found until then is here.')}
         {state.phase === 'broken' && t(' Stopped by a fault of Refenestra. Open the site once more.')}
       </p>
