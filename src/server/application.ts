@@ -33,7 +33,7 @@ export function application(service: Service, items: readonly DemoItem[]): Route
   return router;
 }
 
-function api({ config, known, guard, together, answers }: Service, items: readonly DemoItem[]): Router {
+function api({ config, known, guard, pages, together, answers }: Service, items: readonly DemoItem[]): Router {
   const router = Router();
   router.get('/hosts', (_, response) => void response.json(known().cards));
   router.get('/sites', (_, response) => void response.json(known().sites));
@@ -63,7 +63,7 @@ function api({ config, known, guard, together, answers }: Service, items: readon
   router.post('/library', body, limit, libraryRoute(guard));
   router.use(programRoutes(known, keyed));
   router.use('/jobs', jobRoutes({ jobs: together.jobs, known, guards: keyed }));
-  router.post('/crawl', body, limit, crawlRoute(guard, together.inTurn));
+  router.post('/crawl', body, limit, crawlRoute(guard, pages, together.inTurn));
   router.post('/feed', body, limit, feedRoute(guard));
   router.post('/reach', body, reachRoute({ known, guard, answers: answers.reach, limit: [limit] }));
   router.use((_, response) => sendProblem(response, 404, { code: 'noSuchRoute', detail: 'There is nothing at this address.' }));

@@ -48,17 +48,25 @@ describe('the sample site, with its traps', () => {
     expect(left('redirects')).toEqual(['/ring/a']);
     expect(left('tooLarge')).toEqual(['/large']);
     expect(left('endless').length).toBe(1);
-    const { paths, together } = await askedOf(port);
+    const { paths, together, unchanged } = await askedOf(port);
     expect(paths).not.toContain('/private/ledger');
     expect(paths.filter((path) => path.startsWith('/calendar/')).length).toBeLessThan(100);
     expect(together).toBe(1);
+    // Whoever came second was told so of nearly every page.
+    expect(unchanged).toBeGreaterThan(PAGES / 2);
   });
 });
 
+interface Asked {
+  paths: string[];
+  together: number;
+  unchanged: number;
+}
+
 /** What the site says of those who asked it; by its name, which Node does not look up. */
-async function askedOf(port: number): Promise<{ paths: string[]; together: number }> {
+async function askedOf(port: number): Promise<Asked> {
   const { body } = await request(`http://127.0.0.1:${port}/asked`, { headers: { host: `tidemill.localhost:${port}` } });
-  return (await body.json()) as { paths: string[]; together: number };
+  return (await body.json()) as Asked;
 }
 
 /** What there is of a site that cannot be asked. */

@@ -6,7 +6,8 @@ import { z } from 'zod';
 import type { CrawlTold } from '../core/many/sweep/crawled.ts';
 import { decodeFile } from '../core/many/sweep/encoding.ts';
 import { linksIn, pageOf, shapeOf, sitemapIn } from '../core/many/sweep/siteLinks.ts';
-import { guardedFetch, Refused, type Fetched, type Guard, type Limits } from './guard.ts';
+import { Refused, type Fetched, type Guard, type Limits } from './guard.ts';
+import type { PagesKept } from './pagesKept.ts';
 import { sendProblem } from './problems.ts';
 import type { InTurn } from './together/turns.ts';
 
@@ -36,7 +37,7 @@ const LONGEST_WAIT = 20;
 const ENDLESS = 40;
 
 /** `POST /api/crawl`: the pages of a site, one JSON text a line, as they come. */
-export function crawlRoute(guard: Guard, inTurn: InTurn): RequestHandler {
+export function crawlRoute(guard: Guard, pages: PagesKept, inTurn: InTurn): RequestHandler {
   return async (incoming, response) => {
     const body = asked.safeParse(incoming.body);
     if (!body.success) return sendProblem(response, 400, { code: 'badRequest', detail: 'Send { "url": "https://…" }.' });
@@ -44,7 +45,7 @@ export function crawlRoute(guard: Guard, inTurn: InTurn): RequestHandler {
     response.on('close', () => gone.abort());
     response.type('application/x-ndjson').set('Cache-Control', 'no-store');
     const { host } = new URL(body.data.url);
-    const ask: Ask = (address, limits) => inTurn(host, () => guardedFetch(address, guard, limits));
+    const ask: Ask = (address, limits) => inTurn(host, () => pages.ask(address, guard, limits));
     for await (const told of crawl(body.data.url, ask, { most: body.data.most, signal: gone.signal })) {
       if (gone.signal.aborted) return;
       response.write(`${JSON.stringify(told)}\n`);

@@ -53,6 +53,8 @@ export interface Limits {
   size: number;
   /** Milliseconds for everything, redirects included. */
   time: number;
+  /** What else is said with the question. */
+  headers?: Readonly<Record<string, string>>;
 }
 
 export interface Fetched {
@@ -78,7 +80,7 @@ export async function guardedFetch(address: string, guard: Guard, limits: Limits
   const redirects: number[] = [];
   let url = checkedUrl(address, guard);
   for (;;) {
-    const answer = await ask(url, guard, { signal, types: limits.types });
+    const answer = await ask(url, guard, { ...limits, signal });
     const location = answer.headers.location;
     if (answer.statusCode < 300 || answer.statusCode >= 400 || typeof location !== 'string') {
       const seconds = (performance.now() - began) / 1000;
@@ -180,7 +182,7 @@ const toPort =
 async function ask(
   url: URL,
   guard: Guard,
-  { signal, types }: { signal: AbortSignal; types: readonly string[] },
+  { signal, types, headers }: Limits & { signal: AbortSignal },
 ): Promise<Dispatcher.ResponseData> {
   try {
     return await request(url, {
@@ -190,6 +192,7 @@ async function ask(
         accept: types.map((type) => type.replace(/\/$/, '/*')).join(', ') || '*/*',
         'accept-encoding': 'gzip, deflate, br',
         'user-agent': 'Refenestra',
+        ...headers,
       },
     });
   } catch (error) {
@@ -218,7 +221,7 @@ async function take(answer: Dispatcher.ResponseData, { types, size }: Limits, si
     .split(';')[0]!
     .trim()
     .toLowerCase();
-  if (types.length === 0 || status >= 400) {
+  if (types.length === 0 || status === 304 || status >= 400) {
     discard(answer);
     return { status, headers, type, body: Buffer.alloc(0) };
   }

@@ -8,6 +8,7 @@ import type { Worker } from './jobs/job.ts';
 import { followKnown, type Known } from './known.ts';
 import { makeMetrics, type Metrics } from './metrics.ts';
 import { guardOf } from './names.ts';
+import { PagesKept } from './pagesKept.ts';
 import type { Resolved } from './resolve.ts';
 import type { SearchAnswer } from './search.ts';
 import { byRedis } from './together/byRedis.ts';
@@ -21,6 +22,8 @@ export interface Service {
   known: () => Known;
   /** What may be asked of others. */
   guard: Guard;
+  /** Pages of sites that were read before. */
+  pages: PagesKept;
   metrics: Metrics;
   together: Together;
   answers: { resolve: Answers<Resolved>; reach: Answers<{ reached: Reached[] }>; search: Answers<SearchAnswer> };
@@ -38,13 +41,15 @@ export function startService(config: Config, log: Logger, { takes = false } = {}
   const answersOf = <Answer extends object>(kind: string): Answers<Answer> =>
     new Answers<Answer>(kind, shared?.answers ?? null, count);
   const resolve = answersOf<Resolved>('resolve');
-  const work = (inTurn: InTurn): Worker => makeWorker({ known, guard, inTurn, answers: resolve });
+  const pages = new PagesKept();
+  const work = (inTurn: InTurn): Worker => makeWorker({ known, guard, pages, inTurn, answers: resolve });
   if (takes) shared?.take(work);
   return {
     config,
     log,
     known,
     guard,
+    pages,
     metrics,
     together: shared ?? alone(work),
     answers: { resolve, reach: answersOf('reach'), search: answersOf('search') },

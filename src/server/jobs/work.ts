@@ -6,7 +6,8 @@ import { NO_RULES } from '../../core/many/sweep/rules.ts';
 import type { SweptFile } from '../../core/many/sweep/found.ts';
 import { sayRow } from '../../messages/batch.ts';
 import { crawl } from '../crawl.ts';
-import { guardedFetch, type Guard } from '../guard.ts';
+import type { Guard } from '../guard.ts';
+import type { PagesKept } from '../pagesKept.ts';
 import type { Known } from '../known.ts';
 import { siteIn, styleIn } from '../programs.ts';
 import type { Answers } from '../answers.ts';
@@ -17,6 +18,7 @@ import type { Part, Worker } from './job.ts';
 interface WorkParts {
   known: () => Known;
   guard: Guard;
+  pages: PagesKept;
   inTurn: InTurn;
   answers: Answers<Resolved>;
 }
@@ -72,21 +74,21 @@ async function askFor(
 /** The pages of a site and what stands on them, as the report of a sweep. */
 async function sweepPart(
   { order }: Extract<Part, { kind: 'sweep' }>,
-  { known, guard, inTurn }: WorkParts,
+  { known, guard, pages, inTurn }: WorkParts,
 ): Promise<readonly object[]> {
   const { book, sites, team } = known();
   const site = siteIn(order.site, sites);
   const style = styleIn(null, site, team.styles);
   const { host } = new URL(order.url);
   const swept: SweptFile[] = [];
-  const pages = crawl(order.url, (address, limits) => inTurn(host, () => guardedFetch(address, guard, limits)), {
+  const told = crawl(order.url, (address, limits) => inTurn(host, () => pages.ask(address, guard, limits)), {
     most: order.most,
     signal: new AbortController().signal,
   });
-  for await (const told of pages) {
-    if (told.kind !== 'page') continue;
+  for await (const one of told) {
+    if (one.kind !== 'page') continue;
     const settings = { book, site, style, rules: { ...NO_RULES, style: style !== undefined } };
-    const found = sweepBytes(told.address, new TextEncoder().encode(told.text), settings);
+    const found = sweepBytes(one.address, new TextEncoder().encode(one.text), settings);
     if (found) swept.push(found);
   }
   return [reportOf(swept, false)];

@@ -9,6 +9,8 @@ interface Asked {
   paths: string[];
   /** The most requests that were open at one time. */
   together: number;
+  /** How many were told that nothing has changed. */
+  unchanged: number;
 }
 
 /** The site of the tide mill: no host, but pages with embeds of all of them; it has traps for those who read it all. */
@@ -18,13 +20,16 @@ export const tidemill: StandIn = {
     const router = Router();
     const here = addressOf('tidemill', origin);
     const pages = pagesOf(origin);
-    const asked: Asked = { paths: [], together: 0 };
+    const asked: Asked = { paths: [], together: 0, unchanged: 0 };
     let open = 0;
     router.get('/asked', (_, response) => void response.json(asked));
     router.use(({ path }, response, next) => {
       asked.paths.push(path);
       asked.together = Math.max(asked.together, ++open);
-      response.on('close', () => open--);
+      response.on('close', () => {
+        open--;
+        asked.unchanged += Number(response.statusCode === 304);
+      });
       next();
     });
     const map = (from: number, to: number): string =>
