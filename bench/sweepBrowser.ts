@@ -56,6 +56,7 @@ line(`longest task while ${PAGES} pages of 50 kB are swept`, {
   note: `${seconds.toFixed(1)} s in all; ${long.length} longer than 50 ms`,
 });
 await press(page, 'button', 'New sweep');
+await find(page, 'button', 'Try a sample site');
 await openPages(page, PAGES);
 await find(page, 'button', 'Cancel');
 const waited = await page.evaluate(async () => {

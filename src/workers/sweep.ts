@@ -5,6 +5,7 @@ import { makeBook } from '../core/known/hosts/book.ts';
 import { sweepBytes, writeChanges } from '../core/many/sweep/bytes.ts';
 import type { SweepSettings } from '../core/many/sweep/change.ts';
 import { containerOf } from '../core/many/sweep/containers/list.ts';
+import type { SweptFile } from '../core/many/sweep/found.ts';
 import type { Looked } from '../core/many/sweep/looked.ts';
 import { keepLooked } from '../app/storage/unfinished.ts';
 import type { SiteFile, SiteWritten, Sweeper } from './messages.ts';
@@ -12,24 +13,35 @@ import { stampOf } from './stamp.ts';
 
 const bytesOf = async ({ content }: SiteFile): Promise<Uint8Array> => new Uint8Array(await content.arrayBuffer());
 
+/** Milliseconds between two times that something is kept: each is told to every window. */
+const BETWEEN = 500;
+
 /** Looks into files of a site and writes their changes, away from the screen's own thread. */
 function makeSweeper(): Sweeper {
   let settings: SweepSettings | null = null;
   let name: string | null = null;
+  /** What is not kept yet, and when something was, in milliseconds. */
+  let loose: Looked[] = [];
+  let kept = 0;
   return {
     begin: ({ name: keeps, cards, reached, ...others }) => {
       name = keeps;
       settings = { ...others, book: makeBook([...cards]), reached: new Map(reached) };
     },
     sweep: async (files) => {
-      const swept: Looked[] = [];
+      const swept: SweptFile[] = [];
       for (const file of files) {
         const found = sweepBytes(file.name, await bytesOf(file), settings!);
-        swept.push({ file: file.name, stamp: stampOf(file.content) ?? '', found });
+        if (found) swept.push(found);
+        loose.push({ file: file.name, stamp: stampOf(file.content) ?? '', found });
       }
-      // Where the browser keeps nothing, a sweep that is broken off begins anew.
-      if (name !== null) void keepLooked(name, swept).catch(() => undefined);
-      return swept.flatMap(({ found }) => found ?? []);
+      if (performance.now() - kept > BETWEEN) {
+        // Where the browser keeps nothing, a sweep that is broken off begins anew.
+        if (name !== null) void keepLooked(name, loose).catch(() => undefined);
+        loose = [];
+        kept = performance.now();
+      }
+      return swept;
     },
     write: async (files) => {
       const written: SiteWritten = { files: [], patch: '', reverse: '' };

@@ -62,8 +62,9 @@ const EMPTY: SweepState = {
 
 /** Files that a worker is given at once: few, so that it can be told to stop. */
 const AT_ONCE = 8;
-/** Milliseconds between two reports on how far it is. */
-const BETWEEN = 150;
+/** Milliseconds between two reports on how far it is; and for each file found, between two lists of all of them. */
+const BETWEEN = 200;
+const FOR_EACH = 0.05;
 const MOST_WORKERS = 4;
 
 const newWorker = (): Worker => new Worker(new URL('../../workers/sweep.ts', import.meta.url), { type: 'module' });
@@ -81,6 +82,8 @@ export class SweepRun {
   private toDo: readonly SiteFile[] = [];
   private next = 0;
   private found: SweptFile[] = [];
+  /** When they were last listed, by the clock of the page. */
+  private listed = 0;
   private due: ReturnType<typeof setTimeout> | undefined;
   private begun: Begun | null = null;
   /** What was kept of the site before it was opened, or before it was last written. */
@@ -177,15 +180,18 @@ export class SweepRun {
     }
   }
 
-  private report(): void {
+  private report(whole = false): void {
     clearTimeout(this.due);
     this.due = undefined;
-    this.change({ swept: [...this.found].sort((a, b) => (a.file < b.file ? -1 : 1)) });
+    const now = performance.now();
+    const list = whole || now - this.listed > this.found.length * FOR_EACH;
+    if (list) this.listed = now;
+    this.change(list ? { swept: [...this.found].sort((a, b) => (a.file < b.file ? -1 : 1)) } : {});
   }
 
   private end(phase: SweepState['phase']): void {
     this.turn++;
-    this.report();
+    this.report(true);
     this.workers.forEach((worker) => worker.end());
     this.workers = [];
     this.change({ phase });

@@ -1,21 +1,26 @@
 import './sweep.css';
-import { useDeferredValue, useState, useSyncExternalStore, type ReactElement } from 'react';
+import { memo, useDeferredValue, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NO_RULES, type Rules } from '../../../core/many/sweep/rules.ts';
 import { selectGivenStatus } from '../../state/answers.ts';
 import { selectToldCards, selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
 import { findUnfinished } from '../../storage/unfinished.ts';
-import { sweepOf, type OpenedSite } from '../../sweep/run.ts';
+import { sweepOf, type OpenedSite, type SweepRun, type SweepState } from '../../sweep/run.ts';
 import { SitePick } from '../../ui/SitePick.tsx';
 import { SweepInput } from './SweepInput.tsx';
 import { SweepView } from './SweepView.tsx';
 
 /** A whole site: every embed of it found, judged, and put right. */
 export function Sweep(): ReactElement {
-  const store = useStore() as Store;
-  const run = sweepOf(store);
+  const run = sweepOf(useStore() as Store);
   const state = useDeferredValue(useSyncExternalStore(run.watch, run.snapshot));
+  return <Swept run={run} state={state} />;
+}
+
+/** Drawn only for a state that was not drawn yet, in pieces. */
+const Swept = memo(function Swept({ run, state }: { run: SweepRun; state: SweepState }): ReactElement {
+  const store = useStore() as Store;
   const ready = useAppSelector((one) => selectGivenStatus(one) === 'ready');
   const sites = useAppSelector(selectSites);
   const [chosen, setChosen] = useState('');
@@ -54,4 +59,4 @@ export function Sweep(): ReactElement {
       />
     );
   return <SweepView state={state} run={run} site={site} siteField={siteField} begin={(opened, rules) => begin(opened, rules)} />;
-}
+});

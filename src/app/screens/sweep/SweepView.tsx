@@ -38,6 +38,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
   const [open, setOpen] = useState<string | null>(null);
   const shown = useMemo(() => embeds.filter((embed) => shownBy(filter, embed, again)), [embeds, filter, again]);
   const chosen = embeds.find((embed) => keyOf(embed) === open);
+  const going = state.phase === 'running' || state.phase === 'paused';
   const changes = embeds.filter((embed) => embed.change && !spared.has(keyOf(embed)));
   return (
     <div className="sweep">
@@ -50,7 +51,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
         <Button onClick={run.clear}>{t('New sweep')}</Button>
       </header>
       <p className="sweep-sum" role="status">
-        {state.phase === 'running' || state.phase === 'paused'
+        {going
           ? t('{done} of {files, plural, one {# file} other {# files}}. ', { done: state.done, files: state.files.length })
           : ''}
         {sayNumbers(numbers)} {state.note}
@@ -103,7 +104,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
               changes={changes.length}
               again={(files) => begin({ ...state, files }, rules)}
             />
-            {site && <OnShelf key={site.id} state={state} embeds={embeds} site={site} />}
+            {site && !going && <OnShelf key={site.id} state={state} embeds={embeds} site={site} />}
           </>
         )}
       </aside>

@@ -41,47 +41,49 @@ const RANK = { error: 0, warning: 1, note: 2 } as const;
 
 /** The numbers of what was found in these files. */
 export function numbersOf(files: readonly SweptFile[]): Numbers {
-  const embeds = files.flatMap((file) => file.embeds);
-  const sum = (of: (file: SweptFile) => number): number => files.reduce((all, file) => all + of(file), 0);
+  const sums = { files: files.length, embeds: 0, links: 0, left: 0, changes: 0 };
+  const items = new Set<string>();
+  const hosts = new Map<string | null, HostSums>();
+  const findings = new Map<string, Writable<FindingNumbers>>();
+  for (const { embeds, links, left } of files) {
+    sums.links += links.length;
+    sums.left += left.length;
+    for (const embed of embeds) {
+      sums.embeds++;
+      if (embed.change) sums.changes++;
+      items.add(embed.item);
+      addToHost(hosts, embed);
+      addFindings(findings, embed);
+    }
+  }
   return {
-    files: files.length,
-    embeds: embeds.length,
-    items: new Set(embeds.map(({ item }) => item)).size,
-    links: sum(({ links }) => links.length),
-    left: sum(({ left }) => left.length),
-    changes: embeds.filter(({ change }) => change).length,
-    hosts: hostsOf(embeds),
-    findings: findingsOf(embeds),
+    ...sums,
+    items: items.size,
+    hosts: [...hosts.values()].map((host) => ({ ...host, items: host.items.size })).sort((a, b) => b.places - a.places),
+    findings: [...findings.values()].sort((a, b) => RANK[a.severity] - RANK[b.severity] || b.places - a.places),
   };
 }
 
-function hostsOf(embeds: readonly SweptEmbed[]): HostNumbers[] {
-  const byHost = new Map<string | null, SweptEmbed[]>();
-  for (const embed of embeds) {
-    const its = byHost.get(embed.host);
-    if (its) its.push(embed);
-    else byHost.set(embed.host, [embed]);
-  }
-  const hosts = [...byHost].map(([host, its]) => ({
-    host,
-    places: its.length,
-    items: new Set(its.map(({ item }) => item)).size,
-    loads: its.filter(({ loads }) => loads).length,
-    loadsAfter: its.filter(({ loads, change }) => (change ? change.loads : loads)).length,
-  }));
-  return hosts.sort((a, b) => b.places - a.places);
+type Writable<Of> = { -readonly [Key in keyof Of]: Of[Key] };
+type HostSums = Writable<Omit<HostNumbers, 'items'>> & { items: Set<string> };
+
+function addToHost(hosts: Map<string | null, HostSums>, { host, item, loads, change }: SweptEmbed): void {
+  let sums = hosts.get(host);
+  if (!sums) hosts.set(host, (sums = { host, places: 0, items: new Set(), loads: 0, loadsAfter: 0 }));
+  sums.places++;
+  sums.items.add(item);
+  if (loads) sums.loads++;
+  if (change ? change.loads : loads) sums.loadsAfter++;
 }
 
-function findingsOf(embeds: readonly SweptEmbed[]): FindingNumbers[] {
-  const found = new Map<string, FindingNumbers>();
-  for (const { findings, change } of embeds)
-    for (const [code, example] of new Map(findings.map((one) => [one.code, one]))) {
-      const before = found.get(code) ?? { code, severity: example.severity, example, places: 0, after: 0 };
-      found.set(code, {
-        ...before,
-        places: before.places + 1,
-        after: before.after + Number(!change?.ends.includes(code)),
-      });
-    }
-  return [...found.values()].sort((a, b) => RANK[a.severity] - RANK[b.severity] || b.places - a.places);
+/** Each check once for an embed, with the last of its findings. */
+function addFindings(found: Map<string, Writable<FindingNumbers>>, { findings, change }: SweptEmbed): void {
+  findings.forEach((one, i) => {
+    const { code, severity } = one;
+    if (findings.some((other, j) => j > i && other.code === code)) return;
+    let sums = found.get(code);
+    if (!sums) found.set(code, (sums = { code, severity, example: one, places: 0, after: 0 }));
+    sums.places++;
+    if (!change?.ends.includes(code)) sums.after++;
+  });
 }
