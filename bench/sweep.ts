@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
 import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { NO_RULES } from '../src/core/many/sweep/rules.ts';
@@ -15,6 +19,9 @@ const book = makeBook(loadCards(readCardFiles(WRITTEN_ORIGIN)).cards);
 const site = readSites(WRITTEN_ORIGIN)[0]!;
 const finding = { book, site, style: undefined, rules: NO_RULES };
 const changing = { ...finding, rules: { ...NO_RULES, titles: true } };
+
+const smallPage = (number: number): string =>
+  `<!doctype html><title>Page ${number}</title>${'<p>The pond fills twice a day.</p>\n'.repeat(150)}<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d"></iframe>`;
 
 function pageOf(number: number): string {
   const embed = `<iframe width="560" height="315" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=${number % 60}"></iframe>`;
@@ -61,13 +68,35 @@ line('the same with titles put in', {
   unit: '',
   note: `${(changed / 200).toFixed(2)} ms a page; ${shares({ 'the same': found, 'written, read and checked again': changed - found })}`,
 });
-const small = timed(sweeping(100));
-const sizes = [1000, 10_000].map((count) => ({ count, ms: timed(sweeping(count)) }));
-for (const { count, ms } of sizes)
-  line(`a page of ${count} pages, against one of 100`, {
-    figure: ms / count / (small / 100),
-    most: 1.2,
-    unit: '×',
-    note: `${(ms / 1000).toFixed(1)} s in all`,
-  });
+/** Milliseconds for so many pages, against those that a tenth of them took: what a page costs must not grow with their number. */
+function growth(where: string, counts: readonly number[], measure: (count: number) => number): void {
+  const [first, ...others] = counts as [number, ...number[]];
+  const one = measure(first) / first;
+  for (const count of others) {
+    const ms = measure(count);
+    const note = `${(ms / 1000).toFixed(1)} s in all`;
+    line(`a page of ${count} pages ${where}, against one of ${first}`, { figure: ms / count / one, most: 1.2, unit: '×', note });
+  }
+}
+growth('in the core', [100, 1000, 10_000], (count) => timed(sweeping(count)));
+
+/** By the command line, from a folder: files of five kilobytes, beyond what the command itself takes to begin. */
+const folder = mkdtempSync(join(tmpdir(), 'pages-'));
+const command = (files: string): number =>
+  timed(() => void spawnSync(process.execPath, [resolve('dist/node/cli.js'), 'sweep', files], { stdio: 'ignore' }));
+mkdirSync(join(folder, 'none'));
+writeFileSync(join(folder, 'none', 'a.html'), '<p>Nothing</p>');
+const begun = command(join(folder, 'none'));
+growth('by the command line', [1000, 10_000, 100_000], (count) => {
+  const files = join(folder, String(count));
+  for (let i = 0; i < count; i++) {
+    const some = join(files, String(Math.floor(i / 1000)));
+    if (i % 1000 === 0) mkdirSync(some, { recursive: true });
+    writeFileSync(join(some, `${i}.html`), smallPage(i));
+  }
+  const ms = command(files) - begun;
+  rmSync(files, { recursive: true });
+  return ms;
+});
+rmSync(folder, { recursive: true });
 if (sink === 0) throw new Error('nothing was measured');

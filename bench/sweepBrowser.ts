@@ -1,6 +1,11 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { strToU8, zipSync } from 'fflate';
 import type { Page } from 'puppeteer-core';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, goTo, newVisitor, press, startServer, waitForText } from '../e2e/driver.ts';
+import { giveFile } from '../e2e/files.ts';
 import { line } from './line.ts';
 import { sayDisturbed } from './disturbed.ts';
 
@@ -67,6 +72,29 @@ const waited = await page.evaluate(async () => {
   return performance.now() - begun;
 });
 line('from Cancel of a sweep until it says so', { figure: waited, most: 100, unit: 'ms' });
+
+/** A site of small pages in one zip, from its opening until all of it is listed. */
+async function ofZip(count: number): Promise<number> {
+  await press(page, 'button', 'New sweep');
+  await find(page, 'button', 'Try a sample site');
+  const path = join(tmpdir(), `pages-${process.pid}.zip`);
+  const text = strToU8(
+    `<!doctype html><title>T</title>${'<p>The pond fills twice a day.</p>\n'.repeat(60)}<iframe src="http://frames.lanternreel.localhost:${server.port}/f/k7wq2m9d"></iframe>`,
+  );
+  writeFileSync(path, zipSync(Object.fromEntries(Array.from({ length: count }, (_, i) => [`${i}.html`, text])), { level: 1 }));
+  const begun = performance.now();
+  await giveFile(page, 'Open a zip or files', path);
+  await waitForText(page, `${count.toLocaleString('en')} embeds of 1 item`, 600_000);
+  rmSync(path);
+  return performance.now() - begun;
+}
+const [fewest, ...counts] = [1000, 10_000] as const;
+const each = (await ofZip(fewest)) / fewest;
+for (const count of counts) {
+  const ms = await ofZip(count);
+  const note = `${(ms / 1000).toFixed(1)} s in all`;
+  line(`a page of ${count} pages in a zip, against one of ${fewest}`, { figure: ms / count / each, most: 1.2, unit: '×', note });
+}
 sayDisturbed();
 await context.close();
 await browser.close();

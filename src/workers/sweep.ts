@@ -30,8 +30,10 @@ function makeSweeper(): Sweeper {
     },
     sweep: async (files) => {
       const swept: SweptFile[] = [];
-      for (const file of files) {
-        const found = sweepBytes(file.name, await bytesOf(file), settings!);
+      // Each is a question to the browser, so that they are asked for together.
+      const bytes = await Promise.all(files.map(bytesOf));
+      for (const [i, file] of files.entries()) {
+        const found = sweepBytes(file.name, bytes[i]!, settings!);
         if (found) swept.push(found);
         loose.push({ file: file.name, stamp: stampOf(file.content) ?? '', found });
       }

@@ -29,20 +29,12 @@ const ROW = 62;
 const HEAD = 40;
 
 /** A line of the list: the head of a group, or a place in it. */
-type Line = { key: string; group: Group } | { key: string; embed: SweptEmbed; told: Finding | undefined };
+type Line = { group: Group } | { embed: SweptEmbed; within: string };
 
 function linesOf(embeds: readonly SweptEmbed[], by: Grouping | '', opened: ReadonlySet<string>): Line[] {
-  const places = (some: readonly SweptEmbed[], group: string): Line[] =>
-    some.map((embed) => ({
-      key: `${group} ${keyOf(embed)}`,
-      embed,
-      told: embed.findings.find(({ code }) => by === 'finding' && code === group) ?? embed.findings[0],
-    }));
+  const places = (some: readonly SweptEmbed[], within: string): Line[] => some.map((embed) => ({ embed, within }));
   if (by === '') return places(embeds, '');
-  return groupsOf(embeds, by).flatMap((group) => [
-    { key: group.key, group },
-    ...(opened.has(group.key) ? places(group.embeds, group.key) : []),
-  ]);
+  return groupsOf(embeds, by).flatMap((group) => [{ group }, ...(opened.has(group.key) ? places(group.embeds, group.key) : [])]);
 }
 
 /** The places of embeds; of many thousands only those in sight are drawn. */
@@ -61,28 +53,31 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
     getScrollElement: () => place.current,
     estimateSize: (i) => ('group' in lines[i]! ? HEAD : ROW),
     overscan: 4,
-    getItemKey: (i) => lines[i]!.key,
+    // Lines of one height need not be measured anew when they are others.
+    ...(by !== '' && { getItemKey: (i: number) => i }),
   });
   if (embeds.length === 0) return <p className="quiet">{t('None of the embeds is of this kind.')}</p>;
   return (
     <div className="sweep-list" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
       <ul style={{ height: list.getTotalSize() }}>
-        {list.getVirtualItems().map(({ index, start, size, key }) => {
+        {list.getVirtualItems().map(({ index, start, size }) => {
           const line = lines[index]!;
           const style = { transform: `translateY(${start}px)`, height: size };
-          if ('group' in line)
+          if ('group' in line) {
+            const { group } = line;
             return (
-              <li key={key} className="sweep-row" style={style}>
-                <GroupHead group={line.group} by={by as Grouping} open={opened.has(line.key)} turn={() => turn(line.key)} />
+              <li key={group.key} className="sweep-row" style={style}>
+                <GroupHead group={group} by={by as Grouping} open={opened.has(group.key)} turn={() => turn(group.key)} />
               </li>
             );
-          const { embed, told } = line;
+          }
+          const { embed, within } = line;
           const its = keyOf(embed);
           return (
-            <li key={key} className="sweep-row" style={style}>
+            <li key={`${within} ${its}`} className="sweep-row" style={style}>
               <Place
                 embed={embed}
-                told={told}
+                told={embed.findings.find(({ code }) => by === 'finding' && code === within) ?? embed.findings[0]}
                 changes={!spared.has(its)}
                 spare={(one) => spare(its, one)}
                 open={open === its}

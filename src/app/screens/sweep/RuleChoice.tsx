@@ -1,6 +1,5 @@
-import { useMemo, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { Site } from '../../../core/model/site.ts';
-import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import type { Rules } from '../../../core/many/sweep/rules.ts';
 import { sayRemedy } from '../../../messages/findings.ts';
@@ -13,23 +12,16 @@ interface Props {
   /** Whether hosts were asked what is gone. */
   asked: boolean;
   rules: Rules;
-  embeds: readonly SweptEmbed[];
   numbers: Numbers;
   site: Site | null;
   follow: (rules: Rules) => void;
 }
 
-const BY_ITSELF: ReadonlySet<string | undefined> = new Set(['settings', 'text', 'parameter']);
-
 /** What is to be changed: the house style, a few acts, and the findings that can be put right without anybody’s words. */
-export function RuleChoice({ asked, rules, embeds, numbers, site, follow }: Props): ReactElement {
+export function RuleChoice({ asked, rules, numbers, site, follow }: Props): ReactElement {
   const style = useAppSelector((state) => (site ? selectStyles(state)[site.id] : undefined));
-  const remedied = useMemo(
-    () => new Set(embeds.flatMap(({ findings }) => findings.flatMap((one) => (BY_ITSELF.has(one.remedy?.by) ? one.code : [])))),
-    [embeds],
-  );
   // What was chosen stays in the list once nothing is found any more.
-  const offered = numbers.findings.filter(({ code }) => remedied.has(code) || rules.putRight.includes(code));
+  const offered = numbers.findings.filter(({ code, byItself }) => byItself || rules.putRight.includes(code));
   const putRight = (code: string, on: boolean): void =>
     follow({ ...rules, putRight: on ? [...rules.putRight, code] : rules.putRight.filter((one) => one !== code) });
   return (

@@ -92,7 +92,6 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
             <RuleChoice
               asked={state.reached !== null}
               rules={rules}
-              embeds={embeds}
               numbers={numbers}
               site={site}
               follow={(next) => begin(state, next)}

@@ -35,8 +35,11 @@ export interface FindingNumbers {
   places: number;
   /** Places that still have it after the changes. */
   after: number;
+  /** Whether one of them can be put right without anybody’s words. */
+  byItself: boolean;
 }
 
+const BY_ITSELF: ReadonlySet<string | undefined> = new Set(['settings', 'text', 'parameter']);
 const RANK = { error: 0, warning: 1, note: 2 } as const;
 
 /** The numbers of what was found in these files. */
@@ -82,8 +85,9 @@ function addFindings(found: Map<string, Writable<FindingNumbers>>, { findings, c
     const { code, severity } = one;
     if (findings.some((other, j) => j > i && other.code === code)) return;
     let sums = found.get(code);
-    if (!sums) found.set(code, (sums = { code, severity, example: one, places: 0, after: 0 }));
+    if (!sums) found.set(code, (sums = { code, severity, example: one, places: 0, after: 0, byItself: false }));
     sums.places++;
+    sums.byItself ||= BY_ITSELF.has(one.remedy?.by);
     if (!change?.ends.includes(code)) sums.after++;
   });
 }
