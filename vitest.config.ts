@@ -8,6 +8,8 @@ export default defineConfig({
           name: 'unit',
           include: ['src/**/*.test.ts', 'demo/**/*.test.ts'],
           environment: 'node',
+          // Dexie looks for a store when it is loaded, which any file may be the first to do.
+          setupFiles: ['fake-indexeddb/auto'],
           testTimeout: 60_000,
           env: { ASK: 'standins' },
           maxWorkers: 2,

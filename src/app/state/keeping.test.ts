@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { emptyStyle } from '../../core/known/styles/style.ts';
 import { loadCards } from '../../core/known/hosts/loadCards.ts';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { beforeEach, expect, test } from 'vitest';
 import { sampleSite } from '../../core/many/sweep/sample.ts';
 import { NO_RULES, rulesSchema } from '../../core/many/sweep/rules.ts';

@@ -184,7 +184,7 @@ export class SweepRun {
     clearTimeout(this.due);
     this.due = undefined;
     const now = performance.now();
-    const list = whole || now - this.listed > this.found.length * FOR_EACH;
+    const list = whole || this.state.phase === 'paused' || now - this.listed > this.found.length * FOR_EACH;
     if (list) this.listed = now;
     this.change(list ? { swept: [...this.found].sort((a, b) => (a.file < b.file ? -1 : 1)) } : {});
   }
@@ -242,6 +242,7 @@ export class SweepRun {
   pause = (): void => {
     this.resumed = new Promise((done) => (this.goOn = done));
     this.change({ phase: 'paused' });
+    this.report();
   };
   resume = (): void => {
     this.goOn();

@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState, type ChangeEvent, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { transfer } from 'comlink';
-import { stepKey, type Step } from '../../../core/keeping/bundle/merge.ts';
+import { stepKey } from '../../../core/keeping/bundle/merge.ts';
 import { sayBundleRefusal, sayDamaged, sayStorageTrouble } from '../../../messages/shelf.ts';
 import { toggled } from '../../../core/model/toggled.ts';
 import type { Bundler, Looked } from '../../../workers/bundle.ts';
