@@ -48,6 +48,11 @@ describe('two servers, two workers, one Redis', () => {
     const metrics = await (await fetch(`http://127.0.0.1:${team.servers[1].port}/metrics`)).text();
     expect(metrics).toContain('refenestra_answers_total{kind="resolve",from="shared"} 1');
     expect(metrics).not.toContain('from="host"');
+    for (const port of team.watched) {
+      const ready: unknown = await (await fetch(`http://127.0.0.1:${port}/api/health/ready`)).json();
+      expect(ready).toMatchObject({ status: 'ready', shared: 'there' });
+      expect(await (await fetch(`http://127.0.0.1:${port}/metrics`)).text()).toContain('refenestra_jobs');
+    }
   });
 
   test('a site is asked for one thing at a time, whoever asks', async () => {

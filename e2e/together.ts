@@ -9,6 +9,8 @@ export interface Team {
   redis: RunningRedis;
   servers: readonly [Running, Running];
   workers: readonly ChildProcess[];
+  /** Where each worker says how it is. */
+  watched: readonly number[];
   /** Asks one of the servers, by the name that both have. */
   ask: (which: 0 | 1, path: string, init?: { method?: string; body?: object }) => Promise<Response>;
   stop: () => Promise<void>;
@@ -19,9 +21,10 @@ export async function startTogether(more: NodeJS.ProcessEnv = {}): Promise<Team>
   const port = await freePort();
   const env = { REDIS_URL: redis.url, PUBLIC_ORIGIN: `http://localhost:${port}`, ...more };
   const servers = [await startServer(port, env), await startServer(undefined, env)] as const;
-  const workers = [0, 1].map(() =>
+  const watched = [await freePort(), await freePort()];
+  const workers = watched.map((at) =>
     spawn(process.execPath, [join(import.meta.dirname, '../dist/node/work.js')], {
-      env: { ...process.env, PORT: String(port), LOG: 'silent', ASK: 'standins', ...env },
+      env: { ...process.env, PORT: String(port), LOG: 'silent', ASK: 'standins', WATCH_PORT: String(at), ...env },
       stdio: ['ignore', 'pipe', 'inherit'],
     }),
   );
@@ -30,6 +33,7 @@ export async function startTogether(more: NodeJS.ProcessEnv = {}): Promise<Team>
     redis,
     servers,
     workers,
+    watched,
     ask: (which, path, { method = 'GET', body } = {}) =>
       fetch(`http://localhost:${servers[which].port}${path}`, {
         method,

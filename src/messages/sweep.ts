@@ -39,6 +39,9 @@ export function sayNumbers({ files, embeds, items, hosts, findings }: Numbers): 
       );
 }
 
+/** A page of a site by its path, and a file by its name. */
+export const sayFile = (file: string): string => file.replace(/^https?:\/\/[^/]+(?=\/)/, '');
+
 /** The name of a host by its id, where a card has it. */
 export type HostName = (host: string) => string | undefined;
 

@@ -17,6 +17,7 @@ describe('what the environment says', () => {
   test('nothing: this machine, the sample world, anybody may be asked', () => {
     expect(readConfig({})).toEqual({
       port: 4600,
+      watchPort: null,
       host: undefined,
       publicOrigin: 'http://localhost:4600',
       previewOrigin: 'http://preview.localhost:4600',

@@ -20,6 +20,7 @@ const origin = z.url({ protocol: /^https?$/ }).refine((text) => URL.canParse(tex
 /** What may be said, and how it is written: `docs/deploy.md` has the same list. */
 const VARIABLES = {
   PORT: [whole(1, 65_535), 'a number from 1 to 65535, such as 4700'],
+  WATCH_PORT: [whole(1, 65_535), 'a number from 1 to 65535 at which a worker says how it is, such as 4701'],
   HOST: [z.string().min(1), 'an address of this machine to listen on, such as 0.0.0.0'],
   PUBLIC_ORIGIN: [origin, 'scheme and name that people use, without a path, such as https://embeds.example'],
   PREVIEW_ORIGIN: [origin, 'scheme and name of another site, without a path, such as https://embeds-preview.example'],
@@ -45,6 +46,8 @@ type Said = { [Name in Variable]?: z.output<(typeof VARIABLES)[Name][0]> };
 export interface Config {
   /** The port at which this process listens. */
   port: number;
+  /** The port at which a worker says how it is; null where nobody asks it. */
+  watchPort: number | null;
   /** Undefined for this machine alone, in both families of addresses. */
   host: string | undefined;
   /** Where people find the application; what stands below its name are the stand-ins. */
@@ -74,6 +77,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const ask = said.ASK ?? ['everybody'];
   return {
     port,
+    watchPort: said.WATCH_PORT ?? null,
     host: said.HOST,
     publicOrigin,
     previewOrigin: previewOf(publicOrigin, said.PREVIEW_ORIGIN),

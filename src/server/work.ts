@@ -1,4 +1,7 @@
+import express from 'express';
+import { createServer } from 'node:http';
 import { ConfigError, readConfig } from './config.ts';
+import { healthRoutes } from './health.ts';
 import { makeLog } from './log.ts';
 import { startService } from './service.ts';
 import { stopWell } from './stopWell.ts';
@@ -9,7 +12,14 @@ try {
   if (config.redisUrl === null)
     throw new ConfigError('REDIS_URL is missing: jobs are shared out there. Without it a server does its jobs itself.');
   const service = startService(config, makeLog(config), { takes: true });
-  stopWell(() => service.together.stop());
+  const watched = createServer(express().disable('x-powered-by').use(healthRoutes(service)));
+  if (config.watchPort !== null) watched.listen(config.watchPort, config.host ?? '127.0.0.1');
+  stopWell(async () => {
+    service.stopping = true;
+    await service.together.stop();
+    watched.close();
+    watched.closeAllConnections();
+  });
   console.log('Refenestra works through jobs.');
 } catch (error) {
   if (!(error instanceof ConfigError)) throw error;

@@ -3,7 +3,7 @@ import { hasOne, type Again } from '../../../core/many/sweep/again.ts';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
-import { sayHost, sayShortly } from '../../../messages/sweep.ts';
+import { sayFile, sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { showMoment, showNumber, t } from '../../../messages/t.ts';
@@ -13,17 +13,19 @@ export interface Filter {
   only: 'all' | 'changes' | 'left' | 'appeared' | 'cameBack' | 'putRight';
   finding: string | undefined;
   host: string | null | undefined;
+  file: string | undefined;
   text: string;
 }
 
-export const NO_FILTER: Filter = { only: 'all', finding: undefined, host: undefined, text: '' };
+export const NO_FILTER: Filter = { only: 'all', finding: undefined, host: undefined, file: undefined, text: '' };
 
 /** Whether an embed is one of those. */
-export function shownBy({ only, finding, host, text }: Filter, embed: SweptEmbed, again: Again | null): boolean {
+export function shownBy({ only, finding, host, file, text }: Filter, embed: SweptEmbed, again: Again | null): boolean {
   if (only === 'changes' && !embed.change) return false;
   if ((only === 'appeared' || only === 'cameBack') && !(again && hasOne(embed, again[only]))) return false;
   if (finding !== undefined && !embed.findings.some(({ code }) => code === finding)) return false;
   if (host !== undefined && embed.host !== host) return false;
+  if (file !== undefined && embed.file !== file) return false;
   const wanted = text.trim().toLowerCase();
   return wanted === '' || `${embed.file} ${embed.item} ${embed.title}`.toLowerCase().includes(wanted);
 }
@@ -40,6 +42,7 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
   const book = useAppSelector(selectBook);
   const nameOf = (id: string): string | undefined => book.byId.get(id)?.card.name;
   const most = Math.max(1, ...numbers.findings.map(({ places }) => places));
+  const heaviest = numbers.pages[0]?.loads ?? 1;
   const all = Math.max(1, ...numbers.hosts.map(({ places }) => places));
   const bars = (rows: readonly (readonly [Filter['only'], string, number])[]): ReactElement[] =>
     rows.map(([only, words, places]) => (
@@ -112,6 +115,23 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
           />
         ))}
       </div>
+      {numbers.pages.length > 0 && (
+        <div role="group" aria-labelledby="sweep-pages">
+          <h2 id="sweep-pages">{t('Pages that load most unasked')}</h2>
+          {numbers.pages.map(({ file, loads, loadsAfter }) => (
+            <Bar
+              key={file}
+              words={sayFile(file)}
+              note={loadsAfter < loads ? t('{loadsAfter} after the changes', { loadsAfter }) : ''}
+              places={loads}
+              after={loadsAfter}
+              of={heaviest}
+              pressed={filter.file === file}
+              press={() => change({ ...filter, file: filter.file === file ? undefined : file })}
+            />
+          ))}
+        </div>
+      )}
     </nav>
   );
 }

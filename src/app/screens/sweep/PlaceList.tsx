@@ -5,7 +5,7 @@ import type { Finding } from '../../../core/steps/check/finding.ts';
 import { groupsOf, type Group, type Grouping } from '../../../core/many/sweep/groups.ts';
 import { sayFinding } from '../../../messages/findings.ts';
 import { KIND_NAMES } from '../../../messages/kinds.ts';
-import { sayHost, sayShortly } from '../../../messages/sweep.ts';
+import { sayFile, sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { keyOf } from '../../sweep/run.ts';
@@ -20,9 +20,6 @@ interface Props {
   open: string | null;
   choose: (key: string | null) => void;
 }
-
-/** A page of a site by its path, and a file by its name. */
-const pathOf = (file: string): string => file.replace(/^https?:\/\/[^/]+(?=\/)/, '');
 
 /** Height of a row, and of the head of a group, in pixels. */
 const ROW = 62;
@@ -108,7 +105,7 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
     },
     host: () => sayHost({ host: first!.host }, (id) => book.byId.get(id)?.card.name),
     item: () => first!.title || key.replace(/^https?:\/\//, ''),
-    file: () => pathOf(key),
+    file: () => sayFile(key),
   }[by];
   return (
     <button type="button" className="sweep-group" aria-expanded={open} onClick={turn}>
@@ -145,7 +142,7 @@ function Place({ embed, told, changes, spare, open, choose }: PlaceProps): React
       )}
       <button type="button" className="sweep-place" aria-expanded={open} onClick={choose}>
         <span className="sweep-file">
-          {pathOf(file)}:{line}
+          {sayFile(file)}:{line}
         </span>
         <span>
           <span className="sweep-item">{title || item.replace(/^https?:\/\//, '')}</span>

@@ -13,6 +13,15 @@ export interface Numbers {
   hosts: readonly HostNumbers[];
   /** Most serious first, then most places. */
   findings: readonly FindingNumbers[];
+  /** The pages at which most is loaded unasked: ten at most, and none that loads one thing alone. */
+  pages: readonly PageNumbers[];
+}
+
+/** What a page loads before a visitor asked for it, today and after the changes: as many embeds. */
+export interface PageNumbers {
+  file: string;
+  loads: number;
+  loadsAfter: number;
 }
 
 /** What a sweep comes to for one host. */
@@ -40,6 +49,7 @@ export interface FindingNumbers {
 }
 
 const BY_ITSELF: ReadonlySet<string | undefined> = new Set(['settings', 'text', 'parameter']);
+const MOST_PAGES = 10;
 const RANK = { error: 0, warning: 1, note: 2 } as const;
 
 /** The numbers of what was found in these files. */
@@ -48,7 +58,8 @@ export function numbersOf(files: readonly SweptFile[]): Numbers {
   const items = new Set<string>();
   const hosts = new Map<string | null, HostSums>();
   const findings = new Map<string, Writable<FindingNumbers>>();
-  for (const { embeds, links, left } of files) {
+  const pages: PageNumbers[] = [];
+  for (const { file, embeds, links, left } of files) {
     sums.links += links.length;
     sums.left += left.length;
     for (const embed of embeds) {
@@ -58,25 +69,31 @@ export function numbersOf(files: readonly SweptFile[]): Numbers {
       addToHost(hosts, embed);
       addFindings(findings, embed);
     }
+    const loads = embeds.reduce((sum, embed) => sum + Number(embed.loads), 0);
+    if (loads > 1) pages.push({ file, loads, loadsAfter: embeds.reduce((sum, embed) => sum + Number(loadsAfter(embed)), 0) });
   }
   return {
     ...sums,
     items: items.size,
     hosts: [...hosts.values()].map((host) => ({ ...host, items: host.items.size })).sort((a, b) => b.places - a.places),
     findings: [...findings.values()].sort((a, b) => RANK[a.severity] - RANK[b.severity] || b.places - a.places),
+    pages: pages.sort((a, b) => b.loads - a.loads).slice(0, MOST_PAGES),
   };
 }
+
+const loadsAfter = ({ loads, change }: SweptEmbed): boolean => (change ? change.loads : loads);
 
 type Writable<Of> = { -readonly [Key in keyof Of]: Of[Key] };
 type HostSums = Writable<Omit<HostNumbers, 'items'>> & { items: Set<string> };
 
-function addToHost(hosts: Map<string | null, HostSums>, { host, item, loads, change }: SweptEmbed): void {
+function addToHost(hosts: Map<string | null, HostSums>, embed: SweptEmbed): void {
+  const { host, item, loads } = embed;
   let sums = hosts.get(host);
   if (!sums) hosts.set(host, (sums = { host, places: 0, items: new Set(), loads: 0, loadsAfter: 0 }));
   sums.places++;
   sums.items.add(item);
   if (loads) sums.loads++;
-  if (change ? change.loads : loads) sums.loadsAfter++;
+  if (loadsAfter(embed)) sums.loadsAfter++;
 }
 
 /** Each check once for an embed, with the last of its findings. */
