@@ -68,7 +68,7 @@ line('the same with titles put in', {
   unit: '',
   note: `${(changed / 200).toFixed(2)} ms a page; ${shares({ 'the same': found, 'written, read and checked again': changed - found })}`,
 });
-/** Milliseconds for so many pages, against those that a tenth of them took: what a page costs must not grow with their number. */
+/** What a page costs must not grow with their number: each count against the first of them. */
 function growth(where: string, counts: readonly number[], measure: (count: number) => number): void {
   const [first, ...others] = counts as [number, ...number[]];
   const one = measure(first) / first;

@@ -48,11 +48,11 @@ const ROUNDS = 3;
 
 /** What the rules make of an embed: its new code, null where that is the old one, or `lost` where it would be another. */
 export function changed(standing: Standing, embed: Embed, context: Context, settings: SweepSettings): Change | 'lost' | null {
-  const after = rewritten(standing, embed, context, settings);
+  const { text: after, judged } = rewritten(standing, embed, context, settings);
   if (after === standing.text) return null;
-  const again = standsAs(after, standing, settings);
+  const again = judged ? null : standsAs(after, standing, settings);
   if (again === 'lost') return 'lost';
-  const now = again ? asItStands(again, context) : null;
+  const now = judged ?? (again && asItStands(again, context));
   const left = new Set(now?.findings.map(({ code }) => code));
   const had = [...new Set(embed.findings.map(({ code }) => code))];
   return {
@@ -63,14 +63,22 @@ export function changed(standing: Standing, embed: Embed, context: Context, sett
   };
 }
 
-function rewritten(standing: Standing, embed: Embed, context: Context, settings: SweepSettings): string {
+interface Rewritten {
+  text: string;
+  /** The embed as it stands now, where that was looked at. */
+  judged: Embed | null;
+}
+
+function rewritten(standing: Standing, embed: Embed, context: Context, settings: SweepSettings): Rewritten {
   const { rules, reached, book } = settings;
   const { item } = standing;
   const about = aboutOf(item);
   const other = Object.hasOwn(rules.exchange, about) ? bringIn(rules.exchange[about]!, book)[0]?.item : undefined;
-  if (other)
-    return makeEmbed(other, { ...carried(item.settings), ...other.settings }, { ...context, form: 'responsive' }).code.text;
-  if (rules.gone && reached?.get(about)?.some(({ code }) => code === 'gone')) return linkTo(about, item);
+  if (other) {
+    const asked = { ...carried(item.settings), ...other.settings };
+    return { text: makeEmbed(other, asked, { ...context, form: 'responsive' }).code.text, judged: null };
+  }
+  if (rules.gone && reached?.get(about)?.some(({ code }) => code === 'gone')) return { text: linkTo(about, item), judged: null };
   let text = standing.text;
   let now: Standing = standing;
   let judged = embed;
@@ -79,11 +87,11 @@ function rewritten(standing: Standing, embed: Embed, context: Context, settings:
     if (next === text) break;
     text = next;
     const read = standsAs(text, standing, settings);
-    if (!read || read === 'lost') break;
+    if (!read || read === 'lost') return { text, judged: null };
     now = read;
     judged = asItStands(now, context);
   }
-  return text;
+  return { text, judged };
 }
 
 /** What is left of an embed that is gone: a link to where it was. */

@@ -9,8 +9,12 @@ export interface Surroundings {
   headingAt: (place: number) => string;
 }
 
+/** Where a heading may begin, which is sooner seen than whether it is one. */
+const BEGIN = /<h[1-6]\b|#{1,6}[ \t]/gi;
 /** Headings of HTML, and those of Markdown that begin with a number sign (CommonMark 0.31, section 4.2). */
-const HEADING = /<(h[1-6])\b[^<>]{0,2000}>([^]{0,2000}?)<\/\1\s*>|^ {0,3}#{1,6}[ \t]+([^\n\r]{1,500})/gim;
+const MARKED = /<(h[1-6])\b[^<>]{0,2000}>([^]{0,2000}?)<\/\1\s*>/iy;
+const PLAIN = /#{1,6}[ \t]+([^\n\r]{1,500})/y;
+const STARTS_LINE = /^ {0,3}$|[\n\r\u2028\u2029] {0,3}$/;
 
 /** How far into a text its title and language are looked for. */
 const HEAD = 20_000;
@@ -33,11 +37,30 @@ interface Heading {
   words: string;
 }
 
-const headingsOf = (text: string): Heading[] =>
-  [...text.matchAll(HEADING)].map(({ 0: whole, 2: marked, 3: plain, index }) => ({
-    end: index + whole.length,
-    words: marked === undefined ? plain!.replace(/[ \t]+#*[ \t]*$/, '') : wordsOfMarkup(marked),
-  }));
+function headingsOf(text: string): Heading[] {
+  const headings: Heading[] = [];
+  BEGIN.lastIndex = 0;
+  for (let begin = BEGIN.exec(text); begin; begin = BEGIN.exec(text)) {
+    const heading = begin[0].startsWith('<') ? markedAt(text, begin.index) : plainAt(text, begin.index);
+    if (!heading) continue;
+    headings.push(heading);
+    BEGIN.lastIndex = heading.end;
+  }
+  return headings;
+}
+
+function markedAt(text: string, at: number): Heading | null {
+  MARKED.lastIndex = at;
+  const found = MARKED.exec(text);
+  return found && { end: MARKED.lastIndex, words: wordsOfMarkup(found[2]!) };
+}
+
+function plainAt(text: string, at: number): Heading | null {
+  if (!STARTS_LINE.test(text.slice(Math.max(0, at - 4), at))) return null;
+  PLAIN.lastIndex = at;
+  const found = PLAIN.exec(text);
+  return found && { end: PLAIN.lastIndex, words: found[1]!.replace(/[ \t]+#*[ \t]*$/, '') };
+}
 
 /** Brackets of the languages in which templates are written. */
 const TEMPLATES = [
