@@ -11,6 +11,8 @@ ensurePrograms({
   'chromium-headless-shell': 'chromium-headless-shell',
   java: 'default-jre-headless',
   'firefox-esr': 'firefox-esr',
+  // Firefox plays H.264 and AAC by its libraries.
+  ffmpeg: 'ffmpeg',
   WebKitWebDriver: 'webkit2gtk-driver',
   Xvfb: 'xvfb',
   git: 'git',
