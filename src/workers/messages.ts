@@ -113,8 +113,8 @@ export interface SiteFile {
 
 /** What a sweep works by. */
 export interface SweepBegun {
-  /** The name under which what is found is kept until the end; null where nothing is kept. */
-  name: string | null;
+  /** The mark under which what is found is kept until the end; null where nothing is kept. */
+  keptBy: string | null;
   cards: readonly HostCard[];
   site: Site | null;
   style: HouseStyle | undefined;

@@ -19,13 +19,13 @@ const BETWEEN = 500;
 /** Looks into files of a site and writes their changes, away from the screen's own thread. */
 function makeSweeper(): Sweeper {
   let settings: SweepSettings | null = null;
-  let name: string | null = null;
+  let keptBy: string | null = null;
   /** What is not kept yet, and when something was, in milliseconds. */
   let loose: Looked[] = [];
   let kept = 0;
   return {
-    begin: ({ name: keeps, cards, reached, ...others }) => {
-      name = keeps;
+    begin: ({ keptBy: mark, cards, reached, ...others }) => {
+      keptBy = mark;
       settings = { ...others, book: makeBook([...cards]), reached: new Map(reached) };
     },
     sweep: async (files) => {
@@ -39,7 +39,7 @@ function makeSweeper(): Sweeper {
       }
       if (performance.now() - kept > BETWEEN) {
         // Where the browser keeps nothing, a sweep that is broken off begins anew.
-        if (name !== null) void keepLooked(name, loose).catch(() => undefined);
+        if (keptBy !== null) void keepLooked(keptBy, loose).catch(() => undefined);
         loose = [];
         kept = performance.now();
       }

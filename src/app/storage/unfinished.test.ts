@@ -18,9 +18,9 @@ beforeEach(() => Promise.all([database.unfinished.clear(), database.looked.clear
 
 test('what was found until a sweep was broken off is known when it goes on, to the last finding', async () => {
   expect((await beginUnfinished(begun)).size).toBe(0);
-  await keepLooked('mill', looked.slice(0, 3));
-  await keepLooked('mill', looked.slice(3));
-  await keepLooked('ferry', looked.slice(0, 1));
+  await keepLooked('a', looked.slice(0, 3));
+  await keepLooked('a', looked.slice(3));
+  await keepLooked('b', looked.slice(0, 1));
   expect(looked.some(({ found }) => found!.embeds.some(({ findings, change }) => findings.length > 0 && change))).toBe(true);
   expect(await listUnfinished()).toEqual([{ ...begun, done: looked.length }]);
   expect(await findUnfinished('mill')).toEqual(begun);
@@ -30,8 +30,8 @@ test('what was found until a sweep was broken off is known when it goes on, to t
 
 test('what was found by other rules, and what cannot be read, is not known', async () => {
   await beginUnfinished(begun);
-  await keepLooked('mill', looked);
-  await database.looked.add({ name: 'mill', count: 1, files: [{ file: 'x.html', stamp: '1', found: { embeds: 'none' } }] });
+  await keepLooked('a', looked);
+  await database.looked.add({ name: 'a', count: 1, files: [{ file: 'x.html', stamp: '1', found: { embeds: 'none' } }] });
   expect((await beginUnfinished(begun)).has('x.html')).toBe(false);
   expect((await beginUnfinished({ ...begun, mark: 'b', rules: NO_RULES })).size).toBe(0);
   expect((await beginUnfinished(begun)).size).toBe(0);
@@ -39,8 +39,10 @@ test('what was found by other rules, and what cannot be read, is not known', asy
 
 test('of a sweep that has come to its end nothing is left', async () => {
   await beginUnfinished(begun);
-  await keepLooked('mill', looked);
-  await endUnfinished('mill');
+  await keepLooked('a', looked);
+  await endUnfinished({ name: 'mill', mark: 'b' });
+  expect(await listUnfinished()).toEqual([{ ...begun, done: looked.length }]);
+  await endUnfinished(begun);
   expect(await listUnfinished()).toEqual([]);
   expect(await database.looked.count()).toBe(0);
 });

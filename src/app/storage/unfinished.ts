@@ -32,7 +32,8 @@ const unfinishedSchema = z.object({
 
 const { unfinished, looked } = database;
 const read = (row: unknown): Unfinished | undefined => unfinishedSchema.safeParse(row).data;
-const filesOf = (name: string) => looked.where('name').equals(name);
+/** What was found is kept by the mark, so that two windows that sweep one site by different rules do not mix it. */
+const filesOf = (mark: string) => looked.where('name').equals(mark);
 
 export const findUnfinished = async (name: string): Promise<Unfinished | undefined> => read(await unfinished.get(name));
 
@@ -40,7 +41,7 @@ export const findUnfinished = async (name: string): Promise<Unfinished | undefin
 export async function listUnfinished(): Promise<(Unfinished & { done: number })[]> {
   const all = (await unfinished.toArray()).flatMap((row) => read(row) ?? []);
   const counted = all.map(async (one) => {
-    const counts = await looked.where('[name+count]').between([one.name, 0], [one.name, Infinity]).keys();
+    const counts = await looked.where('[name+count]').between([one.mark, 0], [one.mark, Infinity]).keys();
     return { ...one, done: counts.reduce((sum: number, key) => sum + (key as unknown as [string, number])[1], 0) };
   });
   return (await Promise.all(counted)).sort((a, b) => b.at - a.at);
@@ -52,22 +53,22 @@ export async function beginUnfinished(one: Unfinished): Promise<Map<string, Look
     const before = await findUnfinished(one.name);
     const known = new Map<string, Looked>();
     if (before?.mark === one.mark) {
-      for (const { files } of await filesOf(one.name).toArray())
+      for (const { files } of await filesOf(one.mark).toArray())
         for (const file of files.flatMap((row) => lookedSchema.safeParse(row).data ?? [])) known.set(file.file, file);
-    } else await filesOf(one.name).delete();
+    } else if (before) await filesOf(before.mark).delete();
     await unfinished.put(one);
     return known;
   });
 }
 
 /** Keeps what was found in some files, until the sweep has come to its end. */
-export async function keepLooked(name: string, files: readonly Looked[]): Promise<void> {
-  await looked.add({ name, count: files.length, files });
+export async function keepLooked(mark: string, files: readonly Looked[]): Promise<void> {
+  await looked.add({ name: mark, count: files.length, files });
 }
 
-export async function endUnfinished(name: string): Promise<void> {
+export async function endUnfinished({ name, mark }: Pick<Unfinished, 'name' | 'mark'>): Promise<void> {
   await database.transaction('rw', unfinished, looked, async () => {
-    await unfinished.delete(name);
-    await filesOf(name).delete();
+    if ((await findUnfinished(name))?.mark === mark) await unfinished.delete(name);
+    await filesOf(mark).delete();
   });
 }

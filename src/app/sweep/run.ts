@@ -39,7 +39,7 @@ export interface SweepState {
 }
 
 /** What a sweep works by; what hosts answered, and what is kept, is known here. */
-type Begun = Omit<SweepBegun, 'reached' | 'name'>;
+type Begun = Omit<SweepBegun, 'reached' | 'keptBy'>;
 
 /** What somebody opened. */
 export type OpenedSite = Pick<SweepState, 'name' | 'files' | 'note' | 'folder'>;
@@ -122,46 +122,42 @@ export class SweepRun {
       asking: null,
       again: null,
     });
-    const given: SweepBegun = {
-      ...begun,
-      name: files.every(({ content }) => stampOf(content)) ? name : null,
-      reached: [...(reached ?? [])],
-    };
+    const given: SweepBegun = { ...begun, keptBy: null, reached: [...(reached ?? [])] };
     this.goOnWhereItWas(given, turn)
-      .then(() => {
-        if (turn !== this.turn) return undefined;
+      .then(async (keptBy) => {
+        if (turn !== this.turn) return;
         const wanted = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, Math.ceil(this.toDo.length / AT_ONCE)));
         this.workers = Array.from({ length: wanted }, () => openWorker<Sweeper>(newWorker()));
-        return Promise.all(this.workers.map((worker) => this.work(worker, given, turn)));
+        await Promise.all(this.workers.map((worker) => this.work(worker, { ...given, keptBy }, turn)));
+        if (turn !== this.turn) return;
+        this.end('done');
+        // Where the browser keeps nothing, there is nothing to end.
+        if (keptBy !== null) void endUnfinished({ name, mark: keptBy }).catch(() => undefined);
+        void this.compare(this.turn);
       })
-      .then(
-        () => {
-          if (turn !== this.turn) return;
-          this.end('done');
-          // Where the browser keeps nothing, there is nothing to end.
-          if (given.name !== null) void endUnfinished(given.name).catch(() => undefined);
-          void this.compare(this.turn);
-        },
-        () => turn === this.turn && this.end('broken'),
-      );
+      .catch(() => turn === this.turn && this.end('broken'));
   }
 
-  /** Takes what is known of files that are still the same since the sweep was broken off; the rest is to be done. */
-  private async goOnWhereItWas(given: SweepBegun, turn: number): Promise<void> {
-    const { files, folder } = this.state;
-    const { name, site, rules } = given;
+  /**
+   * Takes what is known of files that are still the same since the sweep was broken off; the rest is to be done. Gives the
+   * mark by which it is kept; null where files cannot be told from others that were there before.
+   */
+  private async goOnWhereItWas(given: SweepBegun, turn: number): Promise<string | null> {
+    const { name, files, folder } = this.state;
+    const { site, rules } = given;
     this.toDo = files;
-    if (name === null) return;
+    if (!files.every(({ content }) => stampOf(content))) return null;
     // What another Refenestra found may be less, or more.
-    const mark = bytesToHex(sha256(utf8ToBytes(JSON.stringify([import.meta.url, given]))));
+    const mark = bytesToHex(sha256(utf8ToBytes(JSON.stringify([import.meta.url, name, given]))));
     const unfinished = { name, mark, at: Date.now(), site: site?.id ?? null, rules, folder, files: files.length };
     const known = await beginUnfinished(unfinished).catch(() => new Map<string, Looked>());
-    if (turn !== this.turn || known.size === 0) return;
+    if (turn !== this.turn || known.size === 0) return mark;
     const isKnown = (file: SiteFile): boolean => known.get(file.name)?.stamp === stampOf(file.content);
     const same = files.filter(isKnown);
     this.found = same.flatMap((file) => known.get(file.name)!.found ?? []);
     this.toDo = files.filter((file) => !isKnown(file));
     this.change({ done: same.length, known: same.length });
+    return mark;
   }
 
   private async work(worker: Opened<Sweeper>, begun: SweepBegun, turn: number): Promise<void> {

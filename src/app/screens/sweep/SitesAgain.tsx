@@ -17,7 +17,7 @@ interface Props<Site extends KnownSite> {
   /** Words of the button that opens its folder again. */
   action: string;
   open: (site: Site) => void;
-  forget: (name: string) => Promise<void>;
+  forget: (site: Site) => Promise<void>;
   disabled: boolean;
 }
 
@@ -39,7 +39,7 @@ export function SitesAgain<Site extends KnownSite>(props: Props<Site>): ReactEle
                 {action}
               </Button>
             )}
-            <Button size="small" onClick={() => void forget(site.name)}>
+            <Button size="small" onClick={() => void forget(site)}>
               {t('Forget')}
             </Button>
           </li>

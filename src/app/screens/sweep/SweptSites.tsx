@@ -26,7 +26,7 @@ export function SweptSites({ open, disabled }: Props): ReactElement {
       }
       action={t('Open again')}
       open={open}
-      forget={forgetSwept}
+      forget={({ name }) => forgetSwept(name)}
       disabled={disabled}
     />
   );
