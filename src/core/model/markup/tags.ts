@@ -10,14 +10,69 @@ export interface Tag {
   unclosed?: boolean;
 }
 
+/** Elements that are looked for. */
+export interface Wanted {
+  names: ReadonlySet<string>;
+  /** From some text on, tags that need not be taken apart to see where they end, and none of which is wanted. */
+  others: RegExp;
+}
+
+/** Elements whose content the tokeniser takes for text (HTML, section 13.2.5.1 and what leads there). */
+const RAW: ReadonlySet<string> = new Set([
+  'iframe',
+  'noembed',
+  'noframes',
+  'plaintext',
+  'script',
+  'style',
+  'textarea',
+  'title',
+  'xmp',
+]);
+
+export function wantedTags(...names: readonly string[]): Wanted {
+  const space = '[ \\t\\n\\f\\r]';
+  const value = `(?:"[^"<>]*"|'[^'<>]*'|[^ \\t\\n\\f\\r"'=<>\`]+)`;
+  const attributes = `(?:${space}+[a-z][a-z0-9:_-]*(?:=${value})?)*${space}*`;
+  const start = `(?!(?:${[...RAW, ...names].join('|')})[ \\t\\n\\f\\r/>])`;
+  return {
+    names: new Set(names),
+    others: new RegExp(`(?:[^<]*<(?:/|${start})[a-z][a-z0-9]*${attributes}/?>){1,${AT_ONCE}}`, 'iy'),
+  };
+}
+
+/** Tags that one expression goes past; more would cost memory, fewer calls. */
+const AT_ONCE = 64;
+
+/** The first place from `at` on that has to be taken apart; the end of the text where there is none. */
+function beyondOthers(text: string, at: number, { others }: Wanted): number {
+  let from = at;
+  for (others.lastIndex = from; others.test(text);) from = others.lastIndex;
+  const next = text.indexOf('<', from);
+  return next < 0 ? text.length : next;
+}
+
+/** The start tags of the wanted elements (null for all, with every attribute). */
+export function findTags(text: string, wanted: Wanted | null): Tag[] {
+  const tags: Tag[] = [];
+  if (!wanted) takeApart(text, 0, null, tags);
+  else
+    for (let at = beyondOthers(text, 0, wanted); at < text.length; at = beyondOthers(text, at, wanted))
+      at = takeApart(text, at, wanted, tags);
+  return tags;
+}
+
 const ignore = (): void => undefined;
 
-/** The start tags of the wanted elements (null for all, with every attribute), in one pass of the tokeniser. */
-export function findTags(text: string, wanted: ReadonlySet<string> | null): Tag[] {
-  const tags: Tag[] = [];
-  const lengths = [...(wanted ?? [])].map((w) => w.length);
-  const [shortest, longest] = wanted ? [Math.min(...lengths), Math.max(...lengths)] : [1, Infinity];
+/** Takes a text apart from a place that stands in no tag, up to the next text where only some tags are wanted; gives the place. */
+function takeApart(whole: string, begin: number, wanted: Wanted | null, tags: Tag[]): number {
+  const text = begin === 0 ? whole : whole.slice(begin);
   const most = wanted ? MOST_ATTRIBUTES : Infinity;
+  /** Where the tokeniser stopped. */
+  let stop = text.length;
+  /** Whether what follows is the content of an element that takes its tags for text. */
+  let raw = false;
+  let tagName = '';
   let names = new Set<string>();
   let tag = null as Tag | null;
   let name = '';
@@ -30,8 +85,12 @@ export function findTags(text: string, wanted: ReadonlySet<string> | null): Tag[
   const close = (end: number): void => {
     if (!tag) return;
     tag.to = end + 1;
-    tags.push(tag);
+    tags.push(begin === 0 ? tag : movedTag(tag, begin));
     tag = null;
+  };
+  const enter = (end: number): void => {
+    close(end);
+    raw = RAW.has(tagName);
   };
   const append = (piece: string): void => {
     value = (value ?? '') + piece;
@@ -40,11 +99,9 @@ export function findTags(text: string, wanted: ReadonlySet<string> | null): Tag[
     { decodeEntities: true },
     {
       onopentagname(from, to) {
-        const length = to - from;
         tag = null;
-        if (length > longest || length < shortest) return;
-        const tagName = text.slice(from, to).toLowerCase();
-        if (wanted && !wanted.has(tagName)) return;
+        tagName = to - from > LONGEST_NAME ? '' : text.slice(from, to).toLowerCase();
+        if (wanted && !wanted.names.has(tagName)) return;
         tag = { name: tagName, from: from - 1, to, attributes: [] };
         names = new Set();
       },
@@ -78,11 +135,17 @@ export function findTags(text: string, wanted: ReadonlySet<string> | null): Tag[
           });
         }
       },
-      onopentagend: close,
-      onselfclosingtag: close,
-      ontext: ignore,
+      onopentagend: enter,
+      onselfclosingtag: enter,
+      ontext(_from, to) {
+        if (!wanted || raw) return;
+        stop = to;
+        tokenizer.pause();
+      },
       ontextentity: ignore,
-      onclosetag: ignore,
+      onclosetag() {
+        raw = false;
+      },
       oncomment: ignore,
       oncdata: ignore,
       ondeclaration: ignore,
@@ -97,7 +160,14 @@ export function findTags(text: string, wanted: ReadonlySet<string> | null): Tag[
     if (open >= 0) tag.attributes.push(cutOff(text, name, nameFrom, open));
     close(text.length - 1);
   }
-  return tags;
+  return begin + stop;
+}
+
+/** A tag that stands further on by so many signs. */
+export function movedTag({ from, to, attributes, ...tag }: Tag, by: number): Tag {
+  const move = ([a, b]: Range): Range => [a + by, b + by];
+  const moved = attributes.map((a) => ({ ...a, whole: move(a.whole), range: a.range && move(a.range) }));
+  return { ...tag, from: from + by, to: to + by, attributes: moved };
 }
 
 /** The last attribute of a text that ends before its closing quote: up to the first thing that no address holds. */
@@ -116,5 +186,7 @@ function valueRange(text: string, nameEnd: number, end: number, quoted: boolean)
 
 /** The tokeniser's word for a value without quotes; quoted ones end one later, after the quote. */
 const UNQUOTED = 1;
+/** Names of elements are shorter; so are those of a host’s own. */
+const LONGEST_NAME = 200;
 /** More than any code in earnest has; keeps the search for doubles short. */
 const MOST_ATTRIBUTES = 200;

@@ -1,5 +1,5 @@
 import type { Candidate, PlacedAttribute, Range, Refusal } from '../../model/candidate.ts';
-import { findTags, type Tag } from '../../model/markup/tags.ts';
+import { findTags, movedTag, wantedTags, type Tag } from '../../model/markup/tags.ts';
 import { textsOutside } from '../../model/markup/texts.ts';
 import { ANGLE, readAddress, readLinks } from './links.ts';
 import { PAGE } from './mend.ts';
@@ -8,8 +8,8 @@ import { readShortcodes } from './shortcodes.ts';
 import { findWrapper } from './wrapper.ts';
 
 /** Elements that embed something by themselves, and what belongs to them. */
-const EMBEDS = new Set(['iframe', 'object', 'embed', 'param', 'video', 'audio', 'source', 'script']);
-const PLACEHOLDERS = new Set(['div', 'a', 'blockquote', 'img', 'section', 'figure']);
+const EMBEDS = wantedTags('iframe', 'object', 'embed', 'param', 'video', 'audio', 'source', 'script');
+const PLACEHOLDERS = wantedTags('div', 'a', 'blockquote', 'img', 'section', 'figure');
 /** Elements of a host's own have a hyphen in their names (HTML, section 4.13.2). */
 const isOwnElement = (name: string): boolean => name.includes('-');
 const OWN_ELEMENT = /<[a-z][a-z0-9]*-/i;
@@ -295,18 +295,11 @@ interface Placeholder {
 /** Elements between two places that may be placeholders, none within another. */
 function placeholdersIn(text: string, from: number, to: number): Placeholder[] {
   const part = text.slice(from, to);
-  const shift = ([a, b]: Range): Range => [a + from, b + from];
-  const shifted = (tag: Tag): Tag => ({
-    ...tag,
-    from: tag.from + from,
-    to: tag.to + from,
-    attributes: tag.attributes.map((a) => ({ ...a, whole: shift(a.whole), range: a.range && shift(a.range) })),
-  });
-  const tags = OWN_ELEMENT.test(part)
-    ? findTags(part, null)
-        .filter(({ name }) => PLACEHOLDERS.has(name) || isOwnElement(name))
-        .map(shifted)
-    : findTags(part, PLACEHOLDERS).map(shifted);
+  const tags = (
+    OWN_ELEMENT.test(part)
+      ? findTags(part, null).filter(({ name }) => PLACEHOLDERS.names.has(name) || isOwnElement(name))
+      : findTags(part, PLACEHOLDERS)
+  ).map((tag) => movedTag(tag, from));
   const found: Placeholder[] = [];
   for (const open of tags) {
     if (open.name === 'img' || !(isTelling(open) || open.attributes.some(({ name }) => name === 'href' || name === 'class')))
