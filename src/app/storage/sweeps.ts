@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { keptSweepSchema, type KeptSweep } from '../../core/many/sweep/again.ts';
+import { asKept, keptSweepSchema, type KeptSweep } from '../../core/many/sweep/again.ts';
 import type { Change } from '../../core/many/sweep/found.ts';
 import { changeSchema } from '../../core/many/sweep/looked.ts';
 import { database } from './database.ts';
@@ -39,8 +39,9 @@ const readSwept = (row: object | undefined): SweptSite | undefined => {
   return read && name ? { name, folder, kept: read } : undefined;
 };
 
-export async function keepSwept(site: SweptSite): Promise<void> {
-  await database.swept.put(site);
+export async function keepSwept({ kept, ...site }: SweptSite): Promise<void> {
+  const row = { ...site, kept: asKept(kept) };
+  await database.swept.put(row);
 }
 
 export const findSwept = async (name: string): Promise<SweptSite | undefined> => readSwept(await database.swept.get(name));

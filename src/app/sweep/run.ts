@@ -5,6 +5,7 @@ import type { FrameAsked } from '../../core/many/sweep/frames.ts';
 import type { Reached } from '../../core/proof/reach/reached.ts';
 import type { Looked } from '../../core/many/sweep/looked.ts';
 import type { Change, SweptEmbed, SweptFile } from '../../core/many/sweep/found.ts';
+import { numbersOf, type Numbers } from '../../core/many/sweep/numbers.ts';
 import { NO_RULES, type Rules } from '../../core/many/sweep/rules.ts';
 import type { ChangedFile, SiteFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
 import { findSwept, keepSwept } from '../storage/sweeps.ts';
@@ -12,6 +13,7 @@ import { beginUnfinished, endUnfinished } from '../storage/unfinished.ts';
 import { stampOf } from '../../workers/stamp.ts';
 import { askReach } from '../../workers/askReach.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
+import { pause } from '../pause.ts';
 import { ofStore } from '../state/ofStore.ts';
 
 /** A site that is being swept, as the screen shows it. */
@@ -26,7 +28,7 @@ export interface SweepState {
   /** Files that were looked into so far, and those of them that were before the sweep was broken off. */
   done: number;
   known: number;
-  swept: readonly SweptFile[];
+  listed: Listed;
   rules: Rules;
   /** Embeds that are not to be changed, whatever the rules say. */
   spared: ReadonlySet<string>;
@@ -36,6 +38,19 @@ export interface SweepState {
   asking: { asked: number; toAsk: number } | null;
   /** What is otherwise than at the sweep before; null until that is known, and at the first. */
   again: Again | null;
+}
+
+/** What was found so far, in the order of the site. */
+export interface Listed {
+  swept: readonly SweptFile[];
+  /** Of all files. */
+  embeds: readonly SweptEmbed[];
+  numbers: Numbers;
+}
+
+function listOf(found: readonly SweptFile[]): Listed {
+  const swept = [...found].sort((a, b) => (a.file < b.file ? -1 : 1));
+  return { swept, embeds: swept.flatMap(({ embeds }) => embeds), numbers: numbersOf(swept) };
 }
 
 /** What a sweep works by; what hosts answered, and what is kept, is known here. */
@@ -52,7 +67,7 @@ const EMPTY: SweepState = {
   files: [],
   done: 0,
   known: 0,
-  swept: [],
+  listed: listOf([]),
   rules: NO_RULES,
   spared: new Set(),
   reached: null,
@@ -83,7 +98,7 @@ export class SweepRun {
   private next = 0;
   private found: SweptFile[] = [];
   /** When they were last listed, by the clock of the page. */
-  private listed = 0;
+  private listedAt = 0;
   private due: ReturnType<typeof setTimeout> | undefined;
   private begun: Begun | null = null;
   /** What was kept of the site before it was opened, or before it was last written. */
@@ -176,30 +191,33 @@ export class SweepRun {
     }
   }
 
-  private report(whole = false): void {
+  private report(end?: SweepState['phase']): void {
     clearTimeout(this.due);
     this.due = undefined;
+    const phase = end ?? this.state.phase;
     const now = performance.now();
-    const list = whole || this.state.phase === 'paused' || now - this.listed > this.found.length * FOR_EACH;
-    if (list) this.listed = now;
-    this.change(list ? { swept: [...this.found].sort((a, b) => (a.file < b.file ? -1 : 1)) } : {});
+    const due = phase !== 'running' || now - this.listedAt > this.found.length * FOR_EACH;
+    if (due) this.listedAt = now;
+    this.change(due ? { phase, listed: listOf(this.found) } : {});
   }
 
   private end(phase: SweepState['phase']): void {
     this.turn++;
-    this.report(true);
     this.workers.forEach((worker) => worker.end());
     this.workers = [];
-    this.change({ phase });
+    this.report(phase);
   }
 
   /** Tells what is otherwise than at the sweep before, and keeps this one for the next. */
   private async compare(turn: number): Promise<void> {
     const before = await this.before;
+    // Listing, comparing and keeping are a task each.
+    await pause();
     if (turn !== this.turn) return;
-    const { name, folder, swept, reached } = this.state;
-    const { again, kept } = sweptAgain({ swept, asked: reached !== null, at: Date.now() }, before);
+    const { name, folder, listed, reached } = this.state;
+    const { again, kept } = sweptAgain({ swept: listed.swept, asked: reached !== null, at: Date.now() }, before);
     this.change({ again });
+    await pause();
     // Where the browser keeps nothing, the next sweep is told without this one.
     await keepSwept({ name, folder, kept }).catch(() => undefined);
   }
@@ -274,9 +292,9 @@ export class SweepRun {
 
   /** The files that are to be changed, with the changes that were chosen. */
   changedFiles(): ChangedFile[] {
-    const { swept, files, spared } = this.state;
+    const { listed, files, spared } = this.state;
     const contents = new Map(files.map(({ name, content }) => [name, content]));
-    return swept.flatMap(({ file, embeds }): ChangedFile[] => {
+    return listed.swept.flatMap(({ file, embeds }): ChangedFile[] => {
       const changes = changesOf(embeds, spared);
       return changes.length > 0 ? [{ name: file, content: contents.get(file)!, changes }] : [];
     });

@@ -1,7 +1,6 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import type { Numbers } from '../../../core/many/sweep/numbers.ts';
 import { reportOf, tableOf } from '../../../core/many/sweep/report.ts';
 import { sweepPage } from '../../../messages/sweepPage.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -15,7 +14,6 @@ import { t } from '../../../messages/t.ts';
 interface Props {
   state: SweepState;
   run: SweepRun;
-  numbers: Numbers;
   /** How many embeds are to be changed. */
   changes: number;
   /** Looks into what stands in the folder now. */
@@ -23,7 +21,7 @@ interface Props {
 }
 
 /** The ways out: the changed files, the diff and its reverse, and what was found as a report. */
-export function Outs({ state, run, numbers, changes, again }: Props): ReactElement {
+export function Outs({ state, run, changes, again }: Props): ReactElement {
   const store = useStore() as Store;
   const [said, setSaid] = useState('');
   const done = state.phase === 'done' || state.phase === 'cancelled';
@@ -60,7 +58,7 @@ export function Outs({ state, run, numbers, changes, again }: Props): ReactEleme
     again(await filesIn(folder));
   };
   const page = (): string =>
-    sweepPage(state.swept, numbers, {
+    sweepPage(state.listed.swept, state.listed.numbers, {
       title: t('Sweep: {name}', { name: state.name }),
       day: store.getState().view.today,
       nameOf: (id) => selectBook(store.getState()).byId.get(id)?.card.name,
@@ -96,10 +94,13 @@ export function Outs({ state, run, numbers, changes, again }: Props): ReactEleme
         <Button disabled={!done} onClick={() => saveFile('sweep.html', page(), 'text/html')}>
           {t('As a page')}
         </Button>
-        <Button disabled={!done} onClick={() => saveFile('sweep.csv', tableOf(reportOf(state.swept, false)), 'text/csv')}>
+        <Button disabled={!done} onClick={() => saveFile('sweep.csv', tableOf(reportOf(state.listed.swept, false)), 'text/csv')}>
           {t('As CSV')}
         </Button>
-        <Button disabled={!done} onClick={() => saveFile('sweep.json', JSON.stringify(reportOf(state.swept, false), null, 2))}>
+        <Button
+          disabled={!done}
+          onClick={() => saveFile('sweep.json', JSON.stringify(reportOf(state.listed.swept, false), null, 2))}
+        >
           {t('As JSON')}
         </Button>
       </div>

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState, type ReactElement } from 'react';
+import { memo, useMemo, useRef, useState, type ReactElement } from 'react';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import type { Finding } from '../../../core/steps/check/finding.ts';
 import { groupsOf, type Group, type Grouping } from '../../../core/many/sweep/groups.ts';
@@ -76,9 +76,9 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
                 embed={embed}
                 told={embed.findings.find(({ code }) => by === 'finding' && code === within) ?? embed.findings[0]}
                 changes={!spared.has(its)}
-                spare={(one) => spare(its, one)}
+                spare={spare}
                 open={open === its}
-                choose={() => choose(open === its ? null : its)}
+                choose={choose}
               />
             </li>
           );
@@ -115,17 +115,16 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
   );
 }
 
-interface PlaceProps {
+interface PlaceProps extends Pick<Props, 'spare' | 'choose'> {
   embed: SweptEmbed;
   /** The finding that is told in the list. */
   told: Finding | undefined;
   changes: boolean;
-  spare: (spared: boolean) => void;
   open: boolean;
-  choose: () => void;
 }
 
-function Place({ embed, told, changes, spare, open, choose }: PlaceProps): ReactElement {
+/** Drawn anew only where something of it is otherwise. */
+const Place = memo(function Place({ embed, told, changes, spare, open, choose }: PlaceProps): ReactElement {
   const book = useAppSelector(selectBook);
   const { file, line, kind, host, item, title, findings, change } = embed;
   return (
@@ -135,12 +134,12 @@ function Place({ embed, told, changes, spare, open, choose }: PlaceProps): React
           type="checkbox"
           aria-label={t('Change {file}, line {line}', { file, line })}
           checked={changes}
-          onChange={({ target }) => spare(!target.checked)}
+          onChange={({ target }) => spare(keyOf(embed), !target.checked)}
         />
       ) : (
         <span />
       )}
-      <button type="button" className="sweep-place" aria-expanded={open} onClick={choose}>
+      <button type="button" className="sweep-place" aria-expanded={open} onClick={() => choose(open ? null : keyOf(embed))}>
         <span className="sweep-file">
           {sayFile(file)}:{line}
         </span>
@@ -157,4 +156,4 @@ function Place({ embed, told, changes, spare, open, choose }: PlaceProps): React
       </button>
     </>
   );
-}
+});

@@ -2,7 +2,6 @@ import { Button, LinearProgress } from '@mui/material';
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import type { Site } from '../../../core/model/site.ts';
 import { GROUPINGS, type Grouping } from '../../../core/many/sweep/groups.ts';
-import { numbersOf } from '../../../core/many/sweep/numbers.ts';
 import type { Rules } from '../../../core/many/sweep/rules.ts';
 import { sayNumbers } from '../../../messages/sweep.ts';
 import { keyOf, type OpenedSite, type SweepRun, type SweepState } from '../../sweep/run.ts';
@@ -30,16 +29,15 @@ interface Props {
 
 /** What a sweep found, what can be changed of it, and the ways out. */
 export function SweepView({ state, run, site, siteField, begin }: Props): ReactElement {
-  const { swept, spared, rules, again } = state;
-  const numbers = useMemo(() => numbersOf(swept), [swept]);
-  const embeds = useMemo(() => swept.flatMap((file) => file.embeds), [swept]);
+  const { spared, rules, again } = state;
+  const { swept, embeds, numbers } = state.listed;
   const [filter, setFilter] = useState(NO_FILTER);
   const [by, setBy] = useState<Grouping | ''>('');
   const [open, setOpen] = useState<string | null>(null);
   const shown = useMemo(() => embeds.filter((embed) => shownBy(filter, embed, again)), [embeds, filter, again]);
-  const chosen = embeds.find((embed) => keyOf(embed) === open);
+  const chosen = useMemo(() => (open === null ? undefined : embeds.find((embed) => keyOf(embed) === open)), [embeds, open]);
   const going = state.phase === 'running' || state.phase === 'paused';
-  const changes = embeds.filter((embed) => embed.change && !spared.has(keyOf(embed)));
+  const changes = useMemo(() => embeds.filter((embed) => embed.change && !spared.has(keyOf(embed))).length, [embeds, spared]);
   return (
     <div className="sweep">
       <header className="sweep-head">
@@ -96,13 +94,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
               site={site}
               follow={(next) => begin(state, next)}
             />
-            <Outs
-              state={state}
-              run={run}
-              numbers={numbers}
-              changes={changes.length}
-              again={(files) => begin({ ...state, files }, rules)}
-            />
+            <Outs state={state} run={run} changes={changes} again={(files) => begin({ ...state, files }, rules)} />
             {site && !going && <OnShelf key={site.id} state={state} embeds={embeds} site={site} />}
           </>
         )}

@@ -4,7 +4,7 @@ import { loadCards } from '../../known/hosts/loadCards.ts';
 import { makeBook } from '../../known/hosts/book.ts';
 import { readCardFiles, readSites, WRITTEN_ORIGIN } from '../../../standins/world.ts';
 import { asMarkdown, asXml, pagesOf } from '../../../standins/tidemill/pages.ts';
-import { foundKey, hasOne, keptSweepSchema, sweptAgain, type KeptSweep } from './again.ts';
+import { asKept, foundKey, hasOne, keptSweepSchema, sweptAgain, type KeptSweep } from './again.ts';
 import type { SweptEmbed, SweptFile } from './found.ts';
 import { framesOf } from './frames.ts';
 import { groupsOf, GROUPINGS } from './groups.ts';
@@ -75,7 +75,8 @@ describe('a sweep against the one before it', () => {
             expect(again!.putRight.map(foundKey)).toEqual([...had].filter((key) => !keys.includes(key)));
           }
           keys.forEach((key) => ever.add(key));
-          before = kept;
+          before = keptSweepSchema.parse(asKept(kept));
+          expect(new Set(before.findings.map(foundKey))).toEqual(new Set(keys));
         }
       }),
     );

@@ -6,6 +6,32 @@ import type { SweptEmbed, SweptFile } from './found.ts';
 const findingSchema = z.object({ file: z.string(), item: z.string(), code: z.string() });
 export type FoundAt = z.infer<typeof findingSchema>;
 
+/** Findings of one check at one item, with the files that have it. */
+const gatheredSchema = z.object({ item: z.string(), code: z.string(), files: z.string() });
+/** What parts them. */
+const BETWEEN = '\n';
+
+function gather(findings: readonly FoundAt[]): z.infer<typeof gatheredSchema>[] {
+  const files = new Map<string, Map<string, string[]>>();
+  for (const { file, item, code } of findings) {
+    let byItem = files.get(code);
+    if (!byItem) files.set(code, (byItem = new Map<string, string[]>()));
+    const before = byItem.get(item);
+    if (before) before.push(file);
+    else byItem.set(item, [file]);
+  }
+  return [...files].flatMap(([code, byItem]) => [...byItem].map(([item, some]) => ({ item, code, files: some.join(BETWEEN) })));
+}
+
+/** Gathered ones, and those of earlier versions, which stand each for itself. */
+const findingsSchema = z
+  .array(z.union([gatheredSchema, findingSchema]))
+  .transform((some) =>
+    some.flatMap((one) =>
+      'files' in one ? one.files.split(BETWEEN).map((file) => ({ file, item: one.item, code: one.code })) : [one],
+    ),
+  );
+
 /** What is kept of a sweep, for the next one of the same site. */
 export const keptSweepSchema = z.object({
   /** Milliseconds since the epoch. */
@@ -14,11 +40,18 @@ export const keptSweepSchema = z.object({
   embeds: z.number(),
   /** Whether hosts were asked for the frames, now or before. */
   asked: z.boolean().default(false),
-  findings: z.array(findingSchema),
+  findings: findingsSchema,
   /** What was found once, and was put right since. */
-  right: z.array(findingSchema),
+  right: findingsSchema,
 });
 export type KeptSweep = z.infer<typeof keptSweepSchema>;
+
+/** As it is written down: few long texts are kept and read at once, and many small objects are not. */
+export const asKept = (kept: KeptSweep): z.input<typeof keptSweepSchema> => ({
+  ...kept,
+  findings: gather(kept.findings),
+  right: gather(kept.right),
+});
 
 /** A sweep against the one before it. */
 export interface Again {

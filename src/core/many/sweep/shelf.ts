@@ -23,28 +23,39 @@ export function pageAddress(file: string, site: string): string | null {
   return address && address.href.length <= MOST.address ? address.href : null;
 }
 
+const NONE: ReadonlySet<string> = new Set();
+
 /** The embeds of a site by their items: those that the Shelf has, and those that it has not, each item once. */
 export function againstShelf(
   embeds: readonly SweptEmbed[],
   shelf: readonly Pick<SavedEmbed, 'id' | 'item' | 'placed'>[],
   site: string,
 ): AgainstShelf {
-  const byItem = new Map<string, { first: SweptEmbed; pages: Set<string> }>();
+  const byItem = new Map<string, { first: SweptEmbed; files: Set<string> }>();
   for (const embed of embeds) {
-    const known = byItem.get(embed.item) ?? { first: embed, pages: new Set() };
-    byItem.set(embed.item, known);
-    const page = pageAddress(embed.file, site);
-    if (page !== null) known.pages.add(page);
+    const known = byItem.get(embed.item);
+    if (known) known.files.add(embed.file);
+    else byItem.set(embed.item, { first: embed, files: new Set([embed.file]) });
   }
+  /** Pages of an item that are not among these. Few are kept, so that most files need not be made addresses. */
+  const pagesOf = (item: string, named: ReadonlySet<string>, most: number): string[] => {
+    const pages = new Set<string>();
+    for (const file of byItem.get(item)?.files ?? []) {
+      if (pages.size >= most) break;
+      const page = pageAddress(file, site);
+      if (page !== null && !named.has(page)) pages.add(page);
+    }
+    return [...pages];
+  };
   const kept = new Set(shelf.map(({ item }) => item));
   return {
     placed: shelf.flatMap(({ id, item, placed }) => {
       const named = new Set(placed.map(({ address }) => address));
-      const pages = [...(byItem.get(item)?.pages ?? [])].filter((page) => !named.has(page));
-      return pages.length > 0 ? [{ id, pages: pages.slice(0, MOST.placed - placed.length) }] : [];
+      const pages = pagesOf(item, named, MOST.placed - placed.length);
+      return pages.length > 0 ? [{ id, pages }] : [];
     }),
-    unshelved: [...byItem.values()].flatMap(({ first: { file, range, item }, pages }) =>
-      kept.has(item) ? [] : [{ file, range, item, pages: [...pages].slice(0, MOST.placed) }],
+    unshelved: [...byItem.values()].flatMap(({ first: { file, range, item } }) =>
+      kept.has(item) ? [] : [{ file, range, item, pages: pagesOf(item, NONE, MOST.placed) }],
     ),
   };
 }
