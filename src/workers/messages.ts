@@ -1,3 +1,4 @@
+import type { SiteFile } from './siteFile.ts';
 import type { Language } from '../messages/language.ts';
 import type { Role } from '../core/many/batch/columns.ts';
 import type { RowOut } from '../core/many/batch/row.ts';
@@ -104,12 +105,6 @@ export const ROW_ORDER = ['person', 'look', 'done'] as const satisfies readonly 
 export type BatchTold =
   | { table: { from: Table['from']; head: string[] | null; roles: (Role | null)[]; sample: string[][]; count: number } }
   | { progress: BatchProgress };
-
-/** A file that a sweep looks into: a handle, whose bytes are read where they are needed. */
-export interface SiteFile {
-  name: string;
-  content: Blob;
-}
 
 /** What a sweep works by. */
 export interface SweepBegun {

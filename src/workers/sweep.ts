@@ -8,10 +8,8 @@ import { containerOf } from '../core/many/sweep/containers/list.ts';
 import type { SweptFile } from '../core/many/sweep/found.ts';
 import type { Looked } from '../core/many/sweep/looked.ts';
 import { keepLooked } from '../app/storage/unfinished.ts';
-import type { SiteFile, SiteWritten, Sweeper } from './messages.ts';
-import { stampOf } from './stamp.ts';
-
-const bytesOf = async ({ content }: SiteFile): Promise<Uint8Array> => new Uint8Array(await content.arrayBuffer());
+import type { SiteWritten, Sweeper } from './messages.ts';
+import { bytesOf, stampOf, type SiteFile } from './siteFile.ts';
 
 /** Milliseconds between two times that something is kept: each is told to every window. */
 const BETWEEN = 500;
@@ -30,12 +28,11 @@ function makeSweeper(): Sweeper {
     },
     sweep: async (files) => {
       const swept: SweptFile[] = [];
-      // Each is a question to the browser, so that they are asked for together.
-      const bytes = await Promise.all(files.map(bytesOf));
+      const bytes = await bytesOf(files);
       for (const [i, file] of files.entries()) {
         const found = sweepBytes(file.name, bytes[i]!, settings!);
         if (found) swept.push(found);
-        loose.push({ file: file.name, stamp: stampOf(file.content) ?? '', found });
+        loose.push({ file: file.name, stamp: stampOf(file) ?? '', found });
       }
       if (performance.now() - kept > BETWEEN) {
         // Where the browser keeps nothing, a sweep that is broken off begins anew.
@@ -48,7 +45,8 @@ function makeSweeper(): Sweeper {
     write: async (files) => {
       const written: SiteWritten = { files: [], patch: '', reverse: '' };
       for (const { changes, ...file } of files) {
-        const one = writeChanges(file.name, await bytesOf(file), changes);
+        const [bytes] = await bytesOf([file]);
+        const one = writeChanges(file.name, bytes!, changes);
         if (!one) continue;
         written.files.push({ name: file.name, bytes: one.bytes });
         written.patch += one.patch;
@@ -59,11 +57,10 @@ function makeSweeper(): Sweeper {
     open: async (zip) => {
       const found = unzip(new Uint8Array(await zip.arrayBuffer()), (name) => containerOf(name) !== undefined);
       if ('refusal' in found) return null;
-      const { lastModified } = zip;
-      const files = [...found.files].map(([path, bytes]) => ({
-        name: path,
-        content: new File([bytes as Uint8Array<ArrayBuffer>], path, { lastModified }),
-      }));
+      const all = [...found.files.values()] as Uint8Array<ArrayBuffer>[];
+      const content = new File(all, zip.name, { lastModified: zip.lastModified });
+      let at = 0;
+      const files = [...found.files].map(([name, { length }]): SiteFile => ({ name, content, within: [at, (at += length)] }));
       return { files, others: found.damaged.length };
     },
     pack: (files) => zipSync(Object.fromEntries(files.map(({ name, bytes }) => [name, bytes]))),

@@ -3,7 +3,7 @@ import type { AgainstShelf } from '../../core/many/sweep/shelf.ts';
 import { decodeFile } from '../../core/many/sweep/encoding.ts';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
 import { emptyWork } from '../../core/keeping/shelf/work.ts';
-import type { SiteFile } from '../../workers/messages.ts';
+import { bytesOf, type SiteFile } from '../../workers/siteFile.ts';
 import { changeEmbeds, replaceWorks } from '../storage/embeds.ts';
 import { remakeIn } from './remake.ts';
 import type { Store } from './store.ts';
@@ -27,10 +27,11 @@ export async function takeIn(
   { unshelved, files, site }: { unshelved: AgainstShelf['unshelved']; files: readonly SiteFile[]; site: string },
   now: number,
 ): Promise<void> {
-  const contents = new Map(files.map(({ name, content }) => [name, content]));
+  const byName = new Map(files.map((one) => [one.name, one]));
   const taken = [];
   for (const { file, range, pages } of unshelved) {
-    const text = decodeFile(new Uint8Array(await contents.get(file)!.arrayBuffer())).text.slice(...range);
+    const [bytes] = await bytesOf([byName.get(file)!]);
+    const text = decodeFile(bytes!).text.slice(...range);
     const work = { ...emptyWork(site, nanoid(10)), text, code: text, form: AS_IT_STANDS, style: {} } as const;
     taken.push({ made: remakeIn(store.getState(), { facts: {} }, work), pages });
   }

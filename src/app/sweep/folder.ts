@@ -1,7 +1,7 @@
 import { containerOf } from '../../core/many/sweep/containers/list.ts';
 import { inverseOf } from '../../core/many/sweep/apply.ts';
 import { writeChanges } from '../../core/many/sweep/bytes.ts';
-import type { SiteFile } from '../../workers/messages.ts';
+import type { SiteFile } from '../../workers/siteFile.ts';
 import { forgetWritten, keepWritten, type WrittenSweep } from '../storage/sweeps.ts';
 
 /** Folders of this machine that may be written (File System Access); not every browser has them. */

@@ -7,10 +7,10 @@ import type { Looked } from '../../core/many/sweep/looked.ts';
 import type { Change, SweptEmbed, SweptFile } from '../../core/many/sweep/found.ts';
 import { numbersOf, type Numbers } from '../../core/many/sweep/numbers.ts';
 import { NO_RULES, type Rules } from '../../core/many/sweep/rules.ts';
-import type { ChangedFile, SiteFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
+import type { ChangedFile, SiteWritten, SweepBegun, Sweeper } from '../../workers/messages.ts';
 import { findSwept, keepSwept } from '../storage/sweeps.ts';
 import { beginUnfinished, endUnfinished } from '../storage/unfinished.ts';
-import { stampOf } from '../../workers/stamp.ts';
+import { sizeOf, stampOf, type SiteFile } from '../../workers/siteFile.ts';
 import { askReach } from '../../workers/askReach.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
 import { pause } from '../pause.ts';
@@ -75,8 +75,15 @@ const EMPTY: SweepState = {
   again: null,
 };
 
-/** Files that a worker is given at once: few, so that it can be told to stop. */
-const AT_ONCE = 8;
+/** What a worker is given at once, in files and in bytes: little, so that it can be told to stop. */
+const AT_ONCE = { files: 64, bytes: 500_000 };
+
+/** How many files from a place on are given at once. */
+function howMany(files: readonly SiteFile[], from: number): number {
+  let [count, bytes] = [1, sizeOf(files[from]!)];
+  while (count < AT_ONCE.files && from + count < files.length && bytes < AT_ONCE.bytes) bytes += sizeOf(files[from + count++]!);
+  return count;
+}
 /** Milliseconds between two reports on how far it is; and for each file found, between two lists of all of them. */
 const BETWEEN = 200;
 const FOR_EACH = 0.05;
@@ -141,7 +148,7 @@ export class SweepRun {
     this.goOnWhereItWas(given, turn)
       .then(async (keptBy) => {
         if (turn !== this.turn) return;
-        const wanted = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, Math.ceil(this.toDo.length / AT_ONCE)));
+        const wanted = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, this.toDo.length));
         this.workers = Array.from({ length: wanted }, () => openWorker<Sweeper>(newWorker()));
         await Promise.all(this.workers.map((worker) => this.work(worker, { ...given, keptBy }, turn)));
         if (turn !== this.turn) return;
@@ -161,13 +168,13 @@ export class SweepRun {
     const { name, files, folder } = this.state;
     const { site, rules } = given;
     this.toDo = files;
-    if (!files.every(({ content }) => stampOf(content))) return null;
+    if (!files.every(stampOf)) return null;
     // What another Refenestra found may be less, or more.
     const mark = bytesToHex(sha256(utf8ToBytes(JSON.stringify([import.meta.url, name, given]))));
     const unfinished = { name, mark, at: Date.now(), site: site?.id ?? null, rules, folder, files: files.length };
     const known = await beginUnfinished(unfinished).catch(() => new Map<string, Looked>());
     if (turn !== this.turn || known.size === 0) return mark;
-    const isKnown = (file: SiteFile): boolean => known.get(file.name)?.stamp === stampOf(file.content);
+    const isKnown = (file: SiteFile): boolean => known.get(file.name)?.stamp === stampOf(file);
     const same = files.filter(isKnown);
     this.found = same.flatMap((file) => known.get(file.name)!.found ?? []);
     this.toDo = files.filter((file) => !isKnown(file));
@@ -180,7 +187,7 @@ export class SweepRun {
     await worker.ask((sweeper) => sweeper.begin(begun));
     while (this.next < toDo.length && turn === this.turn) {
       const from = this.next;
-      this.next += AT_ONCE;
+      this.next += howMany(toDo, from);
       const some = toDo.slice(from, this.next);
       const swept = await worker.ask((sweeper) => sweeper.sweep(some));
       if (turn !== this.turn) return;
@@ -293,10 +300,10 @@ export class SweepRun {
   /** The files that are to be changed, with the changes that were chosen. */
   changedFiles(): ChangedFile[] {
     const { listed, files, spared } = this.state;
-    const contents = new Map(files.map(({ name, content }) => [name, content]));
+    const byName = new Map(files.map((file) => [file.name, file]));
     return listed.swept.flatMap(({ file, embeds }): ChangedFile[] => {
       const changes = changesOf(embeds, spared);
-      return changes.length > 0 ? [{ name: file, content: contents.get(file)!, changes }] : [];
+      return changes.length > 0 ? [{ ...byName.get(file)!, changes }] : [];
     });
   }
 

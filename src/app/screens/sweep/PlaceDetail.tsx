@@ -8,7 +8,7 @@ import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import { sayFinding } from '../../../messages/findings.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { HOLDS } from '../../../messages/sweepChecks.ts';
-import type { SiteFile } from '../../../workers/messages.ts';
+import { bytesOf, type SiteFile } from '../../../workers/siteFile.ts';
 import { broughtIn } from '../../state/bench.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';
@@ -94,10 +94,9 @@ function Difference({ before, after }: { before: string; after: string }): React
 
 /** The text of a file of the site; null until it is read. */
 function useFileText(file: SiteFile | undefined): string | null {
-  const [read, setRead] = useState<{ content: Blob; text: string } | null>(null);
-  const content = file?.content;
+  const [read, setRead] = useState<{ file: SiteFile; text: string } | null>(null);
   useEffect(() => {
-    void content?.arrayBuffer().then((bytes) => setRead({ content, text: decodeFile(new Uint8Array(bytes)).text }));
-  }, [content]);
-  return read && read.content === content ? read.text : null;
+    if (file) void bytesOf([file]).then(([bytes]) => setRead({ file, text: decodeFile(bytes!).text }));
+  }, [file]);
+  return read && read.file === file ? read.text : null;
 }

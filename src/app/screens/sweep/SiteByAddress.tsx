@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useRef, useState, type ReactElement, type SubmitEvent } from 'react';
 import type { CrawlLeft } from '../../../core/many/sweep/crawled.ts';
 import { sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
-import type { SiteFile } from '../../../workers/messages.ts';
+import type { SiteFile } from '../../../workers/siteFile.ts';
 import { readSite } from '../../../workers/readSite.ts';
 import { t } from '../../../messages/t.ts';
 

@@ -3,7 +3,7 @@ import { useState, type DragEvent, type ReactElement, type ReactNode } from 'rea
 import { useStore } from 'react-redux';
 import { containerOf } from '../../../core/many/sweep/containers/list.ts';
 import { sampleSite } from '../../../core/many/sweep/sample.ts';
-import type { SiteFile } from '../../../workers/messages.ts';
+import type { SiteFile } from '../../../workers/siteFile.ts';
 import { selectGiven } from '../../state/answers.ts';
 import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
