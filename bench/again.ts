@@ -5,6 +5,7 @@ import type { Page } from 'puppeteer-core';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, goTo, newVisitor, press, startServer, waitForText } from '../e2e/driver.ts';
 import { forget, giveFile, savedBy } from '../e2e/files.ts';
+import { fillShelf } from './fillShelf.ts';
 import { demoLinks } from '../e2e/world.ts';
 import { line } from './line.ts';
 import { sayDisturbed, watchDisturbance } from './disturbed.ts';
@@ -26,65 +27,11 @@ const late = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor
 
 const [server, browser] = await Promise.all([startServer(), launchBrowser()]);
 
-async function fill(page: Page): Promise<void> {
-  await page.evaluate(
-    async (count, links) => {
-      const sites = ['mill', 'bakehouse', 'ferry'];
-      const words = 'tide sluice wheel stone flour ferry oven pond ebb flood rope bell barley crust harbour'.split(' ');
-      const store = await new Promise<IDBDatabase>((done) => {
-        const opening = indexedDB.open('refenestra');
-        opening.onsuccess = () => done(opening.result);
-      });
-      const writing = store.transaction(['embeds'], 'readwrite');
-      for (let i = 0; i < count; i++) {
-        const id = `many-${i}`;
-        const site = sites[i % 3]!;
-        const title = `${words[i % 15]} and ${words[(i * 7) % 15]} ${i}`;
-        const text = links[i % links.length]!;
-        const work = {
-          id,
-          text,
-          code: null,
-          choice: 0,
-          changes: { autoplay: 'on', mute: 'on' },
-          form: 'responsive',
-          site,
-          style: {},
-          out: null,
-          pageOut: null,
-        };
-        const code = `<iframe src="${text}" title="${title}" style="display:block;border:0;width:100%;aspect-ratio:16/9;height:auto"></iframe>`;
-        writing.objectStore('embeds').put({
-          id,
-          work,
-          title,
-          host: 'lanternreel',
-          kind: 'video',
-          made: i,
-          changed: i,
-          item: text,
-          code,
-          facts: { title, author: 'Quillmarsh Tide Mill' },
-          stage: 'draft',
-          look: [],
-          tags: [words[i % 11]],
-          placed: [],
-          revision: 1,
-        });
-      }
-      await new Promise((done) => (writing.oncomplete = done));
-      store.close();
-    },
-    EMBEDS,
-    demoLinks(server.port),
-  );
-}
-
 async function shelf(): Promise<void> {
   const { context, page } = await newVisitor(browser);
   await goTo(page, `${server.address}/shelf`);
   await waitForText(page, 'Nothing is kept yet');
-  await fill(page);
+  await fillShelf(page, EMBEDS, server.port);
   await goTo(page, 'about:blank');
   const from = performance.now();
   await goTo(page, `${server.address}/shelf`);
@@ -272,7 +219,7 @@ async function bundle(): Promise<void> {
   const { context, page } = await newVisitor(browser);
   await goTo(page, `${server.address}/shelf`);
   await waitForText(page, 'Nothing is kept yet');
-  await fill(page);
+  await fillShelf(page, EMBEDS, server.port);
   await goTo(page, 'about:blank');
   await goTo(page, `${server.address}/shelf`);
   await page.waitForSelector('output[aria-busy="false"]');

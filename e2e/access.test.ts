@@ -75,6 +75,9 @@ describe.each([
     await press(page, 'link', 'Sites');
     await waitForText(page, 'What its editor keeps');
     expect(await findings(page)).toEqual([]);
+    await goTo(page, `${world.server.address}/help?q=title`);
+    await find(page, 'heading', 'Checks');
+    expect(await findings(page)).toEqual([]);
     await press(page, 'link', 'Hosts');
     await find(page, 'region', 'All hosts against all settings');
     expect(await findings(page)).toEqual([]);

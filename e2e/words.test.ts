@@ -75,7 +75,13 @@ test('everything that is read on every screen stands in the catalogues', async (
     await press(page, 'button', say('Done'));
     await waitForNoDialog(page);
   }
-  for (const name of ['Compare', 'Several types', 'Paste back', 'Dates', 'Shortcuts']) await dialog(name);
+  for (const name of ['Compare', 'Several types', 'Paste back', 'Dates']) await dialog(name);
+  await page.keyboard.press('?');
+  await page.waitForSelector('[role="dialog"]');
+  await look('Shortcuts');
+  await press(page, 'link', say('All help'));
+  await find(page, 'searchbox', say('Search the help'));
+  await look('Help');
   await goTo(page, `${world.server.address}/shelf`);
   await press(page, 'button', say('Show it with examples'));
   await press(page, 'button', `${OPEN}More on Tidewater Radio${SHUT}`);

@@ -8,6 +8,7 @@ import { lazily } from './ui/lazily.ts';
 import { Navigation } from './ui/Navigation.tsx';
 import { Unbroken } from './ui/Unbroken.tsx';
 import { colourVariables, makeTheme } from './ui/theme.ts';
+import { TOUR } from './ui/screens.ts';
 
 const Shortcuts = lazily(
   () => import('./ui/Shortcuts.tsx').then((module) => module.Shortcuts),
@@ -24,6 +25,11 @@ const RemovedBar = lazily(
   () => null,
 );
 
+const Tour = lazily(
+  () => import('./ui/Tour.tsx').then((module) => module.Tour),
+  () => null,
+);
+
 /** What stands around every screen. */
 export function Layout(): ReactElement {
   const name = useAppSelector((state) => state.view.theme);
@@ -31,7 +37,8 @@ export function Layout(): ReactElement {
   const finder = useAppSelector((state) => state.view.finder);
   const removed = useAppSelector((state) => state.view.removed !== null);
   // Another screen of the same kind is no other screen, and its state stays.
-  const pathname = useLocation().pathname.split('/', 2)[1] || 'bench';
+  const { pathname, hash } = useLocation();
+  const screen = pathname.split('/', 2)[1] || 'bench';
   const theme = useMemo(() => makeTheme(name), [name]);
   useEffect(() => {
     document.documentElement.dataset.theme = name;
@@ -43,7 +50,7 @@ export function Layout(): ReactElement {
         <Navigation />
         <Banner />
         <main className="screen">
-          <Unbroken key={pathname} within>
+          <Unbroken key={screen} within>
             <Outlet />
           </Unbroken>
         </main>
@@ -51,6 +58,7 @@ export function Layout(): ReactElement {
           {shortcuts && <Shortcuts />}
           {finder && <Finder />}
           {removed && <RemovedBar />}
+          {hash === TOUR && <Tour />}
         </Suspense>
       </div>
     </ThemeProvider>

@@ -2,7 +2,7 @@ import { Suspense, type ReactElement } from 'react';
 import { Route, Routes } from 'react-router';
 import { Layout } from './Layout.tsx';
 import { Bench } from './screens/bench/Bench.tsx';
-import { Batch, Connect, HostBook, Orders, Shelf, Sites, Sweep, Teach } from './screens/late.ts';
+import { Batch, Connect, Help, HostBook, Orders, Shelf, Sites, Sweep, Teach } from './screens/late.ts';
 
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
@@ -23,6 +23,7 @@ export const Screens = (): ReactElement => (
       <Route path="sweep" element={shown(<Sweep />)} />
       <Route path="orders" element={shown(<Orders />)} />
       <Route path="orders/:id" element={shown(<Orders />)} />
+      <Route path="help" element={shown(<Help />)} />
       <Route path="connect" element={shown(<Connect />)} />
       <Route path="sites" element={shown(<Sites />)} />
       <Route path="sites/:id" element={shown(<Sites />)} />

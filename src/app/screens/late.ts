@@ -9,4 +9,5 @@ export const Teach = lazily(() => import('./teach/Teach.tsx').then((module) => m
 export const Sweep = lazily(() => import('./sweep/Sweep.tsx').then((module) => module.Sweep), NotLoaded);
 export const Orders = lazily(() => import('./orders/Orders.tsx').then((module) => module.Orders), NotLoaded);
 export const Connect = lazily(() => import('./connect/Connect.tsx').then((module) => module.Connect), NotLoaded);
+export const Help = lazily(() => import('./help/Help.tsx').then((module) => module.Help), NotLoaded);
 export const Sites = lazily(() => import('./sites/Sites.tsx').then((module) => module.Sites), NotLoaded);

@@ -22,7 +22,9 @@ export interface BenchState {
 }
 
 /** Id of the Bench before anything was opened on it; nothing is ever kept under it. */
-export const NOTHING_OPENED = 'new';
+const NOTHING_OPENED = 'new';
+/** What stands there at the very first start. */
+export const EXAMPLE = 'example';
 const LONGEST_PAST = 200;
 
 const fresh = (present: Work, revision: number): BenchState => ({
@@ -162,3 +164,7 @@ export const {
   undone,
   redone,
 } = benchSlice.actions;
+
+/** Where the Bench is with what stands on it. */
+export const selectBenchAddress = ({ bench: { present } }: { bench: BenchState }): string =>
+  present.id === NOTHING_OPENED ? '/' : `/bench/${present.id}`;

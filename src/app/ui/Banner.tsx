@@ -1,28 +1,22 @@
-import { Button } from '@mui/material';
-import { useCallback, useEffect, type ReactElement } from 'react';
+import { Suspense, useCallback, useEffect, type ReactElement } from 'react';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
-import { noticed } from '../state/view.ts';
-import { saveUnwritten } from './saveUnwritten.ts';
 import { selectGivenStatus } from '../state/answers.ts';
 import { ONCE, server } from '../state/server.ts';
-import { t } from '../../messages/t.ts';
-import { rich } from './rich.tsx';
+import { lazily, whenUsed } from './lazily.ts';
 
+/** Loaded while the server is still there, so that it can be said that it is gone. */
+const BannerWords = lazily(
+  () => import('./BannerWords.tsx').then((module) => module.BannerWords),
+  () => null,
+);
 const LOOK_AGAIN = 5000;
-
-const NOTICES = {
-  forked: t(
-    'This embed was changed in another window at the same time. That one stays as it is on the Shelf; what you change here goes on as a copy.',
-  ),
-  followed: t('This embed was changed elsewhere, and is shown here as it is now.'),
-} as const;
 
 /** What is out of order with the application itself: the server gone, or nothing kept. */
 export function Banner(): ReactElement | null {
   const dispatch = useAppDispatch();
   const failed = useAppSelector(selectGivenStatus) === 'failed';
   const serverAnswers = useAppSelector((state) => state.world.serverAnswers);
-  const { storage, unwritten } = useAppSelector((state) => state.view);
+  const { storage, notice } = useAppSelector((state) => state.view);
   const look = useCallback((): void => {
     const { given, health } = server.endpoints;
     void dispatch(failed ? given.initiate(undefined, ONCE) : health.initiate(undefined, ONCE));
@@ -31,65 +25,11 @@ export function Banner(): ReactElement | null {
     const timer = setInterval(look, LOOK_AGAIN);
     return () => clearInterval(timer);
   }, [look]);
-  const notice = useAppSelector((state) => state.view.notice);
+  useEffect(() => void whenUsed().then(BannerWords.load), []);
   if (serverAnswers && storage === 'works' && notice === null) return null;
   return (
-    <div className="banner" role="alert">
-      {!serverAnswers && (
-        <>
-          <span>
-            {rich(
-              'The server of Refenestra does not answer, so the preview stands still and hosts cannot be asked. What you have made is kept in this browser. Start the server again with <code>npm start</code>.',
-              { code: (inside) => <code>{inside}</code> },
-            )}
-          </span>
-          <Button variant="outlined" onClick={look}>
-            {t('Look again')}
-          </Button>
-        </>
-      )}
-      {notice && (
-        <>
-          <span>{NOTICES[notice]}</span>
-          <Button variant="outlined" onClick={() => dispatch(noticed(null))}>
-            {t('Understood')}
-          </Button>
-        </>
-      )}
-      {storage === 'missing' && (
-        <span>
-          {t(
-            'This window keeps no data (a private window, perhaps): everything works, but is gone when the window closes. Copy the code before you leave, or open Refenestra in an ordinary window.',
-          )}
-        </span>
-      )}
-      {storage === 'full' && (
-        <>
-          <span>
-            {t(
-              'The browser has no room left. What was saved before is still there. {count, plural, one {One embed waits to be saved, and will be as soon as there is room: remove some embeds from the Shelf, or save it as a file.} other {# embeds wait to be saved, and will be as soon as there is room: remove some embeds from the Shelf, or save them as a file.}}',
-              { count: unwritten.length },
-            )}
-          </span>
-          <Button variant="outlined" onClick={() => void saveUnwritten(unwritten)}>
-            {t('Save as a file')}
-          </Button>
-        </>
-      )}
-      {storage === 'blocked' && (
-        <span>
-          {t(
-            'Another window holds an older Refenestra open, and so nothing can be saved here. Close the other windows of Refenestra, then load this one anew.',
-          )}
-        </span>
-      )}
-      {storage === 'silent' && (
-        <span>
-          {t(
-            'The browser’s store does not answer. Close the other windows of Refenestra and start the browser anew; until then copy the code of what you make, since it is not kept.',
-          )}
-        </span>
-      )}
-    </div>
+    <Suspense fallback={null}>
+      <BannerWords look={look} />
+    </Suspense>
   );
 }

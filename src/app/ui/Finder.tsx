@@ -3,9 +3,10 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { useLocation, useNavigate } from 'react-router';
+import { helpParts } from '../../messages/help.ts';
 import { KIND_WORDS } from '../../messages/kinds.ts';
 import { COMMANDS } from '../commands/list.ts';
-import { NOTHING_OPENED } from '../state/bench.ts';
+import { selectBenchAddress } from '../state/bench.ts';
 import { selectCards, selectSites } from '../state/selectors.ts';
 import { selectSettingOptions } from '../state/settingOptions.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../state/store.ts';
@@ -32,7 +33,7 @@ export function Finder(): ReactElement {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  const bench = useAppSelector(({ bench: { present } }) => (present.id === NOTHING_OPENED ? '/' : `/bench/${present.id}`));
+  const bench = useAppSelector(selectBenchAddress);
   const [sites, cards] = [useAppSelector(selectSites), useAppSelector(selectCards)];
   const embeds = useLiveQuery(() => lastChanged(MOST));
   const orders = useLiveQuery(listOrders)?.orders;
@@ -55,6 +56,13 @@ export function Finder(): ReactElement {
         words: about,
         act: to(path === '/' ? bench : path),
       })),
+      {
+        id: '/help',
+        group: t('Screens'),
+        label: t('Help'),
+        words: t('every setting, check and code type in words'),
+        act: to('/help'),
+      },
       ...selectSettingOptions(state, 'all').map((option) => ({
         ...option,
         group: t('Settings of the embed on the Bench'),
@@ -86,6 +94,16 @@ export function Finder(): ReactElement {
         words: Object.values(origins).flat()[0] ?? '',
         act: to(`/hosts/${id}`),
       })),
+      ...helpParts().flatMap(({ entries }) =>
+        entries.map(({ id, label, words }) => ({
+          id,
+          group: t('Help'),
+          label,
+          words,
+          behind: true,
+          act: to(`/help?${new URLSearchParams({ q: label }).toString()}`),
+        })),
+      ),
     ];
   }, [store, navigate, dispatch, pathname, bench, embeds, orders, sites, cards]);
   return (

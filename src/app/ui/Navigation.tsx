@@ -3,11 +3,10 @@ import { NavLink } from 'react-router';
 import type { Command } from '../commands/command.ts';
 import { findAnything } from '../commands/findAnything.ts';
 import { redo } from '../commands/redo.ts';
-import { showShortcuts } from '../commands/showShortcuts.ts';
 import { OTHER_LANGUAGE, switchLanguage } from '../commands/switchLanguage.ts';
 import { switchTheme } from '../commands/switchTheme.ts';
 import { undo } from '../commands/undo.ts';
-import { NOTHING_OPENED } from '../state/bench.ts';
+import { selectBenchAddress } from '../state/bench.ts';
 import { useAppSelector } from '../state/store.ts';
 import {
   AgainSign,
@@ -20,7 +19,7 @@ import {
   LanguageSign,
   OrdersSign,
   ThemeSign,
-  ShortcutsSign,
+  HelpSign,
   PaneAjar,
   ShelfSign,
   SitesSign,
@@ -44,7 +43,7 @@ const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
 
 /** The bar at the left: the screens, and what goes for all of them. */
 export function Navigation(): ReactElement {
-  const id = useAppSelector((state) => state.bench.present.id);
+  const bench = useAppSelector(selectBenchAddress);
   return (
     <nav className="navigation" aria-label={t('Screens')}>
       <span className="navigation-mark" aria-hidden="true">
@@ -53,7 +52,7 @@ export function Navigation(): ReactElement {
       {SCREENS.map(({ path, name }) => (
         <NavigationLink
           key={path}
-          to={path === '/' && id !== NOTHING_OPENED ? `/bench/${id}` : path}
+          to={path === '/' ? bench : path}
           sign={SIGNS[path]}
           words={name}
           {...(path === '/connect' && { className: 'for-wide' })}
@@ -65,7 +64,7 @@ export function Navigation(): ReactElement {
       <CommandButton command={redo} sign={<AgainSign />} words={t('Redo')} />
       <CommandButton command={switchTheme} sign={<ThemeSign />} words={t('Theme')} className="for-wide" />
       <CommandButton command={switchLanguage} sign={<LanguageSign />} words={OTHER_LANGUAGE} className="for-wide" />
-      <CommandButton command={showShortcuts} sign={<ShortcutsSign />} words={t('Shortcuts')} className="for-wide" />
+      <NavigationLink to="/help" sign={<HelpSign />} words={t('Help')} className="for-wide" />
     </nav>
   );
 }

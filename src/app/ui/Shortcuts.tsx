@@ -1,5 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import type { ReactElement } from 'react';
+import { Link } from 'react-router';
 import { COMMANDS } from '../commands/list.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { writeKeys } from './writeKeys.ts';
@@ -32,6 +33,9 @@ export function Shortcuts(): ReactElement {
         </p>
       </DialogContent>
       <DialogActions>
+        <Button component={Link} to="/help" onClick={close}>
+          {t('All help')}
+        </Button>
         <Button onClick={close}>{t('Close')}</Button>
       </DialogActions>
     </Dialog>

@@ -29,7 +29,8 @@ export const ThemeSign = (): ReactElement => draw('M10 2.5 16.5 10 10 17.5 3.5 1
 /** Two panes that say the same, each in lines of its own length. */
 export const LanguageSign = (): ReactElement =>
   draw('M2.5 3.5h6.5v13H2.5z M11 3.5h6.5v13H11z M4.5 7h2.5 M4.5 10h1.5 M13 7h2.5 M13 10h2.5 M13 13h1.5');
-export const ShortcutsSign = (): ReactElement => draw('M2.5 5.5h15v9h-15z M5.5 8.5h1 M9.5 8.5h1 M13.5 8.5h1 M6.5 11.5h7');
+export const HelpSign = (): ReactElement =>
+  draw('M3 3.5h14v10h-6l-4 3.5v-3.5H3z M8 7.2a2 2 0 1 1 2.6 1.9c-.4.2-.6.5-.6 1 M10 11.6v.4');
 /** Leaves hung one under the other, the first ajar. */
 export const OrdersSign = (): ReactElement =>
   draw('M3 3.5h5v4H3z M3 12.5h5v4H3z M11 5.5h6.5 M11 14.5h6.5 M5.5 7.5v5', 'M4.5 5l2-.8v2.6l-2 .7z');

@@ -1,4 +1,8 @@
 import { t } from '../../messages/t.ts';
+
+/** With this behind its address, a screen is shown around. */
+export const TOUR = '#tour';
+
 /** The screens, in the order of the navigation. */
 export const SCREENS = [
   { path: '/', name: t('Bench'), about: t('one embed: settings, page, code') },

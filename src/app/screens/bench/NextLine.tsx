@@ -1,11 +1,15 @@
+import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
+import { Link } from 'react-router';
 import type { NextStep } from '../../../core/proof/nextStep.ts';
 import { NEXT_STEPS } from '../../../messages/next.ts';
+import { EXAMPLE } from '../../state/bench.ts';
 import { sameData } from '../../state/sameData.ts';
 import { selectNextStep } from '../../state/selectors.ts';
 import { proofBegun, proofShown } from '../../state/proof.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { wayOpened } from '../../state/view.ts';
+import { TOUR } from '../../ui/screens.ts';
 import { t } from '../../../messages/t.ts';
 
 /** What to do next, in one line that changes with the state of the work. */
@@ -13,6 +17,7 @@ export function NextLine(): ReactElement {
   const dispatch = useAppDispatch();
   const step = useAppSelector(selectNextStep, sameData);
   const busy = useAppSelector((state) => state.proof.shown);
+  const isExample = useAppSelector(({ bench }) => !bench.touched && bench.present.id === EXAMPLE);
   const { words, press } = NEXT_STEPS[step.code];
   const acts: { [Code in NextStep['code']]?: () => void } = {
     fix: () => document.querySelector<HTMLElement>('.finding[data-severity="error"] button, .finding summary')?.focus(),
@@ -29,6 +34,11 @@ export function NextLine(): ReactElement {
         <button type="button" className="inline-remedy" disabled={busy && step.code !== 'place'} onClick={acts[step.code]}>
           {press}
         </button>
+      )}
+      {isExample && (
+        <Button component={Link} to={TOUR}>
+          {t('Show me around')}
+        </Button>
       )}
     </div>
   );

@@ -4,13 +4,11 @@ import { useNavigate, useParams } from 'react-router';
 import { emptyWork } from '../../../core/keeping/shelf/work.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { selectGiven, selectGivenStatus } from '../../state/answers.ts';
-import { opened } from '../../state/bench.ts';
+import { EXAMPLE, opened } from '../../state/bench.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
 import { factsKept } from '../../state/world.ts';
 import { findEmbed, latestEmbed } from '../../storage/embeds.ts';
-
-const EXAMPLE = 'example';
 
 /**
  * Keeps the address and the work on the Bench in step: an address opens what is saved under it, without
@@ -48,7 +46,7 @@ export function useBenchAddress(): boolean {
       if (saved?.facts.title && saved.item) dispatch(factsKept({ about: saved.item, facts: saved.facts }));
       dispatch(opened(work, saved?.revision));
       setMissing(saved === undefined && wanted !== undefined && wanted !== EXAMPLE);
-      if (wanted !== work.id) void navigate(`/bench/${work.id}`, { replace: true });
+      if (wanted !== work.id) void navigate({ pathname: `/bench/${work.id}`, hash: location.hash }, { replace: true });
     };
     find(wanted)
       .then(open)

@@ -20,7 +20,7 @@ const packed = fc
       Object.fromEntries(
         Object.entries(files).map(([name, [bytes, level]]): [string, [Uint8Array, ZipOptions]] => [
           name,
-          [bytes, { level: level as 0 | 1 | 9 }],
+          [bytes, { level: level }],
         ]),
       ),
     ),

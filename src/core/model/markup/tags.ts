@@ -30,6 +30,7 @@ const RAW: ReadonlySet<string> = new Set([
   'xmp',
 ]);
 
+/** These elements, and by what tags that are none of them are gone past. */
 export function wantedTags(...names: readonly string[]): Wanted {
   const space = '[ \\t\\n\\f\\r]';
   const value = `(?:"[^"<>]*"|'[^'<>]*'|[^ \\t\\n\\f\\r"'=<>\`]+)`;
