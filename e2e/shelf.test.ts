@@ -84,6 +84,16 @@ describe('the Shelf', () => {
       await waitForText(page, '1 of 2');
       await page.select('[aria-label="State"]', 'placed');
       await waitForText(page, '1 of 2');
+      // A search is kept, and made again by a press after everything was looked at as pictures.
+      await press(page, 'button', 'Keep this search');
+      await press(page, 'button', 'Show all');
+      await press(page, 'checkbox', 'as pictures');
+      await until(page, () => document.querySelectorAll('.shelf-picture').length === 2);
+      await press(page, 'checkbox', 'as pictures');
+      await press(page, 'button', '“talk news/sluice” · placed');
+      await waitForText(page, '1 of 2');
+      await press(page, 'button', 'Forget the search “talk news/sluice” · placed');
+      await find(page, 'button', 'Keep this search');
       await press(page, 'button', 'Go back to it');
       await until(page, () => document.querySelectorAll('.detail-list small').length > 1);
       await press(page, 'button', 'Texts for a post');

@@ -2,6 +2,8 @@ import { CHECKS } from '../core/steps/check/checks/list.ts';
 import type { BundleRefusal } from '../core/keeping/bundle/bundle.ts';
 import type { Coming } from '../core/keeping/calendar/calendar.ts';
 import type { State } from '../core/keeping/shelf/saved.ts';
+import type { Names, Narrowing } from '../core/keeping/shelf/search.ts';
+import { KIND_NAMES } from './kinds.ts';
 import { dateFormat, t, within } from './t.ts';
 import { sayProblem } from './problems.ts';
 
@@ -12,6 +14,21 @@ export const STATE_NAMES: Record<State, string> = {
   placed: t('placed'),
   look: t('needs a look'),
 };
+
+/** By what the Shelf is narrowed, shortly: `“tide” · video · from 2026-11-23`. */
+export const sayNarrowing = ({ text, kind, host, site, state, item, from, to }: Narrowing, names: Names): string =>
+  [
+    text && t('“{text}”', { text }),
+    kind && (KIND_NAMES[kind] ?? kind),
+    host && names.host(host),
+    site && names.site(site),
+    state && STATE_NAMES[state],
+    item && item.replace(/^https?:\/\//, ''),
+    from && t('from {day}', { day: from }),
+    to && t('to {day}', { day: to }),
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
 /** What needs a look, by the code of its check. */
 export function sayFindingCode(code: string): string {

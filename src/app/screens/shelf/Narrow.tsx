@@ -13,6 +13,8 @@ interface Props {
   set: (narrowing: Narrowing) => void;
   bySite: boolean;
   setBySite: (on: boolean) => void;
+  pictured: boolean;
+  setPictured: (on: boolean) => void;
 }
 
 interface There {
@@ -32,7 +34,7 @@ function whatThereIs(entries: readonly Entry[]): There {
 }
 
 /** Search as one types, and what the list is narrowed by. Only what there is can be chosen. */
-export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): ReactElement {
+export function Narrow({ entries, narrowing, set, bySite, setBySite, pictured, setPictured }: Props): ReactElement {
   const cards = useAppSelector(selectCards);
   const sites = useAppSelector(selectSites);
   const there = useMemo(() => whatThereIs(entries), [entries]);
@@ -77,7 +79,16 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite }: Props): R
         {t('to')} <input type="date" value={narrowing.to} onChange={(event) => put({ to: event.target.value })} />
       </label>
       <label className="tick">
-        <input type="checkbox" checked={bySite} onChange={(event) => setBySite(event.target.checked)} /> {t('by site')}
+        <input
+          type="checkbox"
+          checked={bySite && !pictured}
+          disabled={pictured}
+          onChange={(event) => setBySite(event.target.checked)}
+        />{' '}
+        {t('by site')}
+      </label>
+      <label className="tick">
+        <input type="checkbox" checked={pictured} onChange={(event) => setPictured(event.target.checked)} /> {t('as pictures')}
       </label>
     </form>
   );

@@ -1,21 +1,28 @@
 import './shelf.css';
 import { Button } from '@mui/material';
 import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useStore } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
-import { isWide, NO_NARROWING, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
+import { isWide, narrowingOf, NO_NARROWING, queryOf, search, type Narrowing } from '../../../core/keeping/shelf/search.ts';
 import { isExample, putExamples } from '../../state/examples.ts';
 import type { Store } from '../../state/store.ts';
+import { findPreference, savePreference } from '../../storage/database.ts';
 import { putWholes, removeEmbeds, type Whole } from '../../storage/embeds.ts';
 import { EmbedDetail } from './EmbedDetail.tsx';
 import { Narrow } from './Narrow.tsx';
+import { SavedSearches } from './SavedSearches.tsx';
 import { ShelfActions } from './ShelfActions.tsx';
 import { ShelfList } from './ShelfList.tsx';
+import { ShelfPictures } from './ShelfPictures.tsx';
 import { ShelfOrders } from './ShelfOrders.tsx';
 import { Unreadable } from './Unreadable.tsx';
 import { useShelf, type Shelved } from './useShelf.ts';
 import { t } from '../../../messages/t.ts';
 import { rich } from '../../ui/rich.tsx';
+
+/** Whether embeds are shown as pictures rather than as a list: the name under which that is kept. */
+const PICTURED = 'shelfPictured';
 
 /** Everything saved, last changed first: found as one types, and taken up again. */
 export function Shelf(): ReactElement {
@@ -44,6 +51,7 @@ export function Shelf(): ReactElement {
 function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shelved }): ReactElement {
   const [narrowing, setNarrowing] = useNarrowing();
   const [bySite, setBySite] = useState(false);
+  const pictured = useLiveQuery(() => findPreference(PICTURED).catch(() => false)) === true;
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [open, setOpen] = useState<string | null>(null);
   const [removed, setRemoved] = useState<Whole[]>([]);
@@ -70,8 +78,17 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       <header className="shelf-head">
         <h1>{t('Shelf')}</h1>
         {entries.length > 0 && (
-          <Narrow entries={entries} narrowing={narrowing} set={setNarrowing} bySite={bySite} setBySite={setBySite} />
+          <Narrow
+            entries={entries}
+            narrowing={narrowing}
+            set={setNarrowing}
+            bySite={bySite}
+            setBySite={setBySite}
+            pictured={pictured}
+            setPictured={(on) => void savePreference(PICTURED, on)}
+          />
         )}
+        <SavedSearches narrowing={narrowing} set={setNarrowing} />
       </header>
       <Unreadable rows={unreadable} all={all} />
       {removed.length > 0 && (
@@ -112,9 +129,12 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
           </button>
         </p>
       )}
-      {found.length > 0 && (
-        <ShelfList entries={found} bySite={bySite} open={open} setOpen={setOpen} chosen={chosen} choose={choose} />
-      )}
+      {found.length > 0 &&
+        (pictured ? (
+          <ShelfPictures entries={found} open={open} setOpen={setOpen} chosen={chosen} choose={choose} />
+        ) : (
+          <ShelfList entries={found} bySite={bySite} open={open} setOpen={setOpen} chosen={chosen} choose={choose} />
+        ))}
       {shown && (
         <EmbedDetail
           key={shown.id}
@@ -162,11 +182,8 @@ const SETTLED = 300;
 /** What the list is narrowed by stands in the address too, so that a reload and a way back find it again. */
 function useNarrowing(): [Narrowing, (narrowing: Narrowing) => void] {
   const [query, setQuery] = useSearchParams();
-  const [narrowing, setNarrowing] = useState(() => {
-    const given = Object.keys(NO_NARROWING).map((name) => [name, query.get(name) ?? '']);
-    return Object.fromEntries(given) as Narrowing;
-  });
-  const wanted = new URLSearchParams(Object.entries(narrowing).filter(([, value]) => value !== '')).toString();
+  const [narrowing, setNarrowing] = useState(() => narrowingOf(query.toString()));
+  const wanted = queryOf(narrowing);
   useEffect(() => {
     if (wanted === query.toString()) return undefined;
     const timer = setTimeout(() => setQuery(wanted, { replace: true }), SETTLED);

@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { memo, useEffect, useMemo, useRef, type ReactElement } from 'react';
 import { Link } from 'react-router';
-import type { Picture, SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
+import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import type { Entry } from '../../../core/keeping/shelf/search.ts';
 import { saySetting } from '../../../messages/settings.ts';
 import { KIND_NAMES } from '../../../messages/kinds.ts';
@@ -10,8 +10,8 @@ import type { SettingValue } from '../../../core/model/values.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { watchPictures } from '../../storage/watch.ts';
 import { showMoment, t } from '../../../messages/t.ts';
+import { useThumbnails } from './useThumbnails.ts';
 
 interface Props {
   entries: readonly Entry[];
@@ -157,30 +157,4 @@ function setWords({ work }: SavedEmbed): string {
     SettingValue,
   ][];
   return touched.map(([id, value]) => saySetting(id, value)).join(' · ') || t('as the link says');
-}
-
-/** Milliseconds for which the list must rest before pictures are fetched, and as many of them are kept at hand. */
-const SETTLED = 60;
-const MOST_FACES = 400;
-
-function joined(before: ReadonlyMap<string, string>, found: readonly Picture[]): ReadonlyMap<string, string> {
-  const all = [...before, ...found.map(({ id, address }): [string, string] => [id, address])];
-  return new Map(all.slice(-MOST_FACES));
-}
-
-/** The small pictures of the rows in sight, by id of their embeds; one that is still being fetched comes when it is there. */
-function useThumbnails(ids: readonly string[]): ReadonlyMap<string, string> {
-  const [thumbnails, setThumbnails] = useState<ReadonlyMap<string, string>>(new Map());
-  const wanted = ids.join(' ');
-  useEffect(() => {
-    let leave: (() => void) | undefined;
-    const timer = setTimeout(() => {
-      leave = watchPictures(wanted.split(' '), (found) => setThumbnails((before) => joined(before, found)));
-    }, SETTLED);
-    return () => {
-      clearTimeout(timer);
-      leave?.();
-    };
-  }, [wanted]);
-  return thumbnails;
 }

@@ -1,6 +1,6 @@
 import { withoutAccents } from '../../model/words.ts';
 import type { SavedEmbed, State } from './saved.ts';
-import { stateOf } from './saved.ts';
+import { stateOf, STATES } from './saved.ts';
 
 /** What is shown of an embed in a list, and what it is found by. */
 export interface Entry {
@@ -27,6 +27,18 @@ export const NO_NARROWING: Narrowing = { text: '', kind: '', host: '', site: '',
 
 /** Whether it lets everything through. */
 export const isWide = (narrowing: Narrowing): boolean => Object.values(narrowing).every((value) => value === '');
+
+/** As the query of an address (URL Standard, section 5), without what lets everything through. */
+export const queryOf = (narrowing: Narrowing): string =>
+  new URLSearchParams(Object.entries(narrowing).filter(([, value]) => value !== '')).toString();
+
+/** What a query narrows the Shelf by; what it names otherwise is not looked at. */
+export function narrowingOf(query: string): Narrowing {
+  const given = new URLSearchParams(query);
+  const state = STATES.find((one) => one === given.get('state')) ?? '';
+  const texts = Object.keys(NO_NARROWING).map((name) => [name, given.get(name) ?? '']);
+  return { ...(Object.fromEntries(texts) as Narrowing), state };
+}
 
 /** Names by which hosts and sites are known to people. */
 export interface Names {

@@ -5,8 +5,8 @@ import { SETTINGS } from '../../known/settings/list.ts';
 import { sites } from '../../../laws/world.ts';
 import { aimedAt } from './aim.ts';
 import { nextLike } from './next.ts';
-import { savedSchema, stateOf } from './saved.ts';
-import { entryOf, NO_NARROWING, search, type Narrowing } from './search.ts';
+import { savedSchema, stateOf, STATES } from './saved.ts';
+import { entryOf, narrowingOf, NO_NARROWING, queryOf, search, type Narrowing } from './search.ts';
 import { FORMS, type CodeFormId } from '../../steps/write/forms/list.ts';
 import { emptyWork, type Work } from './work.ts';
 
@@ -120,6 +120,20 @@ describe('the search', () => {
     ['nothing', {}, ['Écluse', 'Ferry', 'Bell']],
     ['what is not there', { text: 'owl' }, []],
   ])('by %s', (_, narrowing, titles) => expect(found(narrowing)).toEqual(titles));
+
+  test('stands in an address as it is, and an address that somebody wrote narrows by nothing else', () => {
+    const text = fc.string({ maxLength: 20 });
+    const state = fc.constantFrom(...STATES, '' as const);
+    fc.assert(
+      fc.property(
+        fc.record({ text, kind: text, host: text, site: text, item: text, from: text, to: text, state }),
+        (narrowing) => {
+          expect(narrowingOf(queryOf(narrowing))).toEqual(narrowing);
+        },
+      ),
+    );
+    expect(narrowingOf('?text=mill&state=gone&more=1')).toEqual({ ...NO_NARROWING, text: 'mill' });
+  });
 
   test('with every word more, fewer are found, in the same order', () => {
     const word = fc.constantFrom('mill', 'e', 'tides', 'fer', 'xyz', 'É', '');
