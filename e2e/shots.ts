@@ -1,8 +1,9 @@
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { bringIn, choose, openBench, openToken, type } from './bench.ts';
 import { launchBrowser } from './browser.ts';
+import { compared } from './compared.ts';
 import { makeBook } from '../src/core/known/hosts/book.ts';
 import { loadCards } from '../src/core/known/hosts/loadCards.ts';
 import { newOrder, type Order } from '../src/core/order/order.ts';
@@ -11,7 +12,7 @@ import { readCardFiles, readSites, WRITTEN_PORT } from '../src/standins/world.ts
 import { demoLinks } from './world.ts';
 import { find, goTo, newVisitor, paste, press, startServer, until, waitForText } from './driver.ts';
 
-/** Takes the pictures of `docs/screenshots/`, from the demo data. */
+/** Takes the pictures of `docs/screenshots/`, from the demo data, and says which of them are otherwise than before, and where. */
 const folder = join(import.meta.dirname, '../docs/screenshots');
 mkdirSync(folder, { recursive: true });
 
@@ -173,12 +174,6 @@ async function makeUnknown(page: Page, host: (name: string) => string): Promise<
   await waitForText(page, 'A walk along the sea wall', 3000).catch(() => undefined);
 }
 
-async function makeScreens(page: Page, at: (host: string) => string): Promise<void> {
-  await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
-  await waitForText(page, 'Opening the sluice');
-  await press(page, 'button', 'All screens side by side');
-}
-
 async function makeCover(page: Page, at: (host: string) => string): Promise<void> {
   await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
   await waitForText(page, 'Opening the sluice');
@@ -238,7 +233,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'teach', prepare: makeTeach },
   { name: 'sweep', prepare: makeSweep },
   { name: 'hosts-card', prepare: makeCard },
-  { name: 'bench-screens', prepare: makeScreens },
+  { name: 'help', prepare: (page) => openBook(page, '/help', 'Autoplay') },
   { name: 'bench-cover', prepare: makeCover },
   { name: 'play-through', prepare: makeProof },
   { name: 'paste-back', prepare: makePasteBack },
@@ -255,17 +250,44 @@ const SHOTS: readonly Shot[] = [
   { name: 'batch', night: true, prepare: (page, at) => makeBatch(page, at) },
 ];
 
+/** The day on which all pictures are taken. */
+const TAKEN = Date.parse('2026-11-26T10:00:00Z');
+
+/** Days that are shown are those of the pictures; the clock goes on, since the application waits by it. */
+function standStill(taken: number): void {
+  const ahead = Date.now() - taken;
+  const { now } = Date;
+  Date.now = () => now() - ahead;
+  globalThis.Date = new Proxy(Date, {
+    construct: (target, given: unknown[]) => Reflect.construct(target, given.length === 0 ? [target.now()] : given) as Date,
+  });
+}
+
+function sayCompared(before: Uint8Array, after: Uint8Array): string {
+  const changed = compared(before, after);
+  if (changed === null) return 'as before';
+  if (changed === 'size') return 'of another size';
+  const { left, top, right, bottom } = changed.box;
+  return `${(changed.share * 100).toFixed(2)} % otherwise, between ${left},${top} and ${right},${bottom}`;
+}
+
 async function take(browser: Browser, { address, port }: { address: string; port: number }, shot: Shot): Promise<void> {
   const { name, width = 1280, height = 800, night = false, prepare } = shot;
   const { context, page } = await newVisitor(browser, { width, height });
-  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: night ? 'dark' : 'light' }]);
+  await page.emulateMediaFeatures([
+    { name: 'prefers-color-scheme', value: night ? 'dark' : 'light' },
+    { name: 'prefers-reduced-motion', value: 'reduce' },
+  ]);
+  await page.evaluateOnNewDocument(standStill, TAKEN);
   await openBench(page, address);
   await prepare(page, (host) => `http://${host}.localhost:${port}`);
   await page.mouse.move(0, 0);
   if (!name.endsWith('colours')) await page.evaluate(() => document.querySelector('.screen')?.scrollTo(0, 0));
   await new Promise((done) => setTimeout(done, 1200));
-  await page.screenshot({ path: join(folder, `${name}.png`) });
-  console.log(name);
+  const path = join(folder, `${name}.png`);
+  const picture = await page.screenshot();
+  console.log(`${name}: ${existsSync(path) ? sayCompared(readFileSync(path), picture) : 'new'}`);
+  writeFileSync(path, picture);
   await context.close();
 }
 
