@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import { describe, expect, test, vi } from 'vitest';
+import { beforeAll, describe, expect, test, vi } from 'vitest';
 import { COMMANDS } from '../commands/list.ts';
 import { broughtIn } from '../state/bench.ts';
 import { server } from '../state/server.ts';
@@ -28,6 +28,7 @@ describe('navigation', () => {
       'Sites',
       'Hosts',
       'Connect',
+      'Help',
     ]);
     expect(nav.getByRole<HTMLButtonElement>('button', { name: 'Redo' }).disabled).toBe(true);
     store.dispatch(broughtIn(SOUND));
@@ -39,6 +40,9 @@ describe('navigation', () => {
 });
 
 describe('the banner', () => {
+  // Its words are loaded apart, which takes a while the first time.
+  beforeAll(() => import('./BannerWords.tsx'));
+
   test('is not there while all is in order', () => {
     renderIn(storeWith(VIDEO), <Banner />);
     expect(screen.queryByRole('alert')).toBeNull();
@@ -49,11 +53,11 @@ describe('the banner', () => {
     ['missing', /keeps no data/],
     ['blocked', /Another window/],
     ['silent', /does not answer/],
-  ] as const)('tells of a store that is %s', (storage, words) => {
+  ] as const)('tells of a store that is %s', async (storage, words) => {
     const store = storeWith(VIDEO);
     store.dispatch(storageFound(storage));
     renderIn(store, <Banner />);
-    expect(screen.getByRole('alert').textContent).toMatch(words);
+    expect((await screen.findByRole('alert')).textContent).toMatch(words);
   });
 
   test('tells that the server is gone, and goes when it is back', async () => {
@@ -61,7 +65,7 @@ describe('the banner', () => {
     const answers = vi.spyOn(globalThis, 'fetch').mockRejectedValue(new TypeError('nobody there'));
     await store.dispatch(server.endpoints.health.initiate(undefined, { subscribe: false }));
     const user = renderIn(store, <Banner />);
-    expect(screen.getByRole('alert').textContent).toContain('npm start');
+    expect((await screen.findByRole('alert')).textContent).toContain('npm start');
     answers.mockImplementation(() => Promise.resolve(Response.json({ ok: true })));
     await user.click(screen.getByRole('button', { name: 'Look again' }));
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
@@ -72,7 +76,7 @@ describe('the banner', () => {
     const store = storeWith(VIDEO);
     store.dispatch(noticed('forked'));
     const user = renderIn(store, <Banner />);
-    await user.click(screen.getByRole('button', { name: 'Understood' }));
+    await user.click(await screen.findByRole('button', { name: 'Understood' }));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });

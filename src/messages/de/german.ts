@@ -4,6 +4,7 @@ import bench from './bench.json' with { type: 'json' };
 import cli from './cli.json' with { type: 'json' };
 import connect from './connect.json' with { type: 'json' };
 import core from './core.json' with { type: 'json' };
+import help from './help.json' with { type: 'json' };
 import hosts from './hosts.json' with { type: 'json' };
 import messages from './messages.json' with { type: 'json' };
 import orders from './orders.json' with { type: 'json' };
@@ -22,6 +23,7 @@ export const GERMAN: Catalogue = {
   ...cli,
   ...connect,
   ...core,
+  ...help,
   ...hosts,
   ...messages,
   ...orders,
