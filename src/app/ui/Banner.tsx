@@ -2,7 +2,8 @@ import { Suspense, useCallback, useEffect, type ReactElement } from 'react';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { selectGivenStatus } from '../state/answers.ts';
 import { ONCE, server } from '../state/server.ts';
-import { lazily, whenUsed } from './lazily.ts';
+import { afterPaint } from '../afterPaint.ts';
+import { lazily } from './lazily.ts';
 
 /** Loaded while the server is still there, so that it can be said that it is gone. */
 const BannerWords = lazily(
@@ -25,7 +26,7 @@ export function Banner(): ReactElement | null {
     const timer = setInterval(look, LOOK_AGAIN);
     return () => clearInterval(timer);
   }, [look]);
-  useEffect(() => void whenUsed().then(BannerWords.load), []);
+  useEffect(() => afterPaint(() => void BannerWords.load()), []);
   if (serverAnswers && storage === 'works' && notice === null) return null;
   return (
     <Suspense fallback={null}>

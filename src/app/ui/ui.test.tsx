@@ -1,8 +1,9 @@
-import { screen, waitFor, within } from '@testing-library/react';
-import { beforeAll, describe, expect, test, vi } from 'vitest';
+import { act, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, test, vi } from 'vitest';
 import { COMMANDS } from '../commands/list.ts';
 import { broughtIn } from '../state/bench.ts';
 import { server } from '../state/server.ts';
+import type { Store } from '../state/store.ts';
 import { noticed, shortcutsShown, storageFound } from '../state/view.ts';
 import { renderIn, storeWith, SOUND, VIDEO } from '../testing/render.tsx';
 import { SETTINGS } from '../../core/known/settings/list.ts';
@@ -40,8 +41,15 @@ describe('navigation', () => {
 });
 
 describe('the banner', () => {
-  // Its words are loaded apart, which takes a while the first time.
-  beforeAll(() => import('./BannerWords.tsx'));
+  /** Its words are loaded apart, and waited for. */
+  async function show(store: Store): Promise<ReturnType<typeof renderIn>> {
+    let user: ReturnType<typeof renderIn>;
+    await act(async () => {
+      user = renderIn(store, <Banner />);
+      await import('./BannerWords.tsx');
+    });
+    return user!;
+  }
 
   test('is not there while all is in order', () => {
     renderIn(storeWith(VIDEO), <Banner />);
@@ -56,16 +64,16 @@ describe('the banner', () => {
   ] as const)('tells of a store that is %s', async (storage, words) => {
     const store = storeWith(VIDEO);
     store.dispatch(storageFound(storage));
-    renderIn(store, <Banner />);
-    expect((await screen.findByRole('alert')).textContent).toMatch(words);
+    await show(store);
+    expect(screen.getByRole('alert').textContent).toMatch(words);
   });
 
   test('tells that the server is gone, and goes when it is back', async () => {
     const store = storeWith(VIDEO);
     const answers = vi.spyOn(globalThis, 'fetch').mockRejectedValue(new TypeError('nobody there'));
     await store.dispatch(server.endpoints.health.initiate(undefined, { subscribe: false }));
-    const user = renderIn(store, <Banner />);
-    expect((await screen.findByRole('alert')).textContent).toContain('npm start');
+    const user = await show(store);
+    expect(screen.getByRole('alert').textContent).toContain('npm start');
     answers.mockImplementation(() => Promise.resolve(Response.json({ ok: true })));
     await user.click(screen.getByRole('button', { name: 'Look again' }));
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
@@ -75,8 +83,8 @@ describe('the banner', () => {
   test('a notice stays until it is understood', async () => {
     const store = storeWith(VIDEO);
     store.dispatch(noticed('forked'));
-    const user = renderIn(store, <Banner />);
-    await user.click(await screen.findByRole('button', { name: 'Understood' }));
+    const user = await show(store);
+    await user.click(screen.getByRole('button', { name: 'Understood' }));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });
