@@ -104,7 +104,7 @@ beforeAll(async () => {
 afterAll(() => {
   if (!WRITE) return;
   const lines = Object.entries(found).map(([view, { boxes }]) => {
-    const parts = Object.entries(boxes).map(([name, box]) => `    ${JSON.stringify(name)}: ${JSON.stringify(box)}`);
+    const parts = Object.entries(boxes).map(([name, box]) => `    ${JSON.stringify(name)}: [${box.join(', ')}]`);
     return `  ${JSON.stringify(view)}: {\n${parts.join(',\n')}\n  }`;
   });
   writeFileSync(FILE, `{\n${lines.join(',\n')}\n}\n`);

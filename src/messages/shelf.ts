@@ -4,7 +4,7 @@ import type { Coming } from '../core/keeping/calendar/calendar.ts';
 import type { State } from '../core/keeping/shelf/saved.ts';
 import type { Names, Narrowing } from '../core/keeping/shelf/search.ts';
 import { KIND_NAMES } from './kinds.ts';
-import { dateFormat, t, within } from './t.ts';
+import { dateFormat, showDay, t, within } from './t.ts';
 import { sayProblem } from './problems.ts';
 
 /** How far an embed has come, as a publisher reads it. */
@@ -15,7 +15,9 @@ export const STATE_NAMES: Record<State, string> = {
   look: t('needs a look'),
 };
 
-/** By what the Shelf is narrowed, shortly: `“tide” · video · from 2026-11-23`. */
+const sayDay = (day: string): string => showDay(new Date(`${day}T12:00`));
+
+/** By what the Shelf is narrowed, shortly: `“tide” · video · from 23 Nov 2026`. */
 export const sayNarrowing = ({ text, kind, host, site, state, item, from, to }: Narrowing, names: Names): string =>
   [
     text && t('“{text}”', { text }),
@@ -24,8 +26,8 @@ export const sayNarrowing = ({ text, kind, host, site, state, item, from, to }: 
     site && names.site(site),
     state && STATE_NAMES[state],
     item && item.replace(/^https?:\/\//, ''),
-    from && t('from {day}', { day: from }),
-    to && t('to {day}', { day: to }),
+    from && t('from {day}', { day: sayDay(from) }),
+    to && t('to {day}', { day: sayDay(to) }),
   ]
     .filter(Boolean)
     .join(' · ');

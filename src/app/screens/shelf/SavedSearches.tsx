@@ -17,7 +17,7 @@ interface Props {
 export function SavedSearches({ narrowing, set }: Props): ReactElement | null {
   const cards = useAppSelector(selectCards);
   const sites = useAppSelector(selectSites);
-  const kept = useLiveQuery(listSearches) ?? [];
+  const kept = useLiveQuery(() => listSearches().catch(() => [])) ?? [];
   const present = queryOf(narrowing);
   const names = {
     host: (id: string): string => cards.find((card) => card.id === id)?.name ?? id,
@@ -47,7 +47,7 @@ export function SavedSearches({ narrowing, set }: Props): ReactElement | null {
             <Button
               sx={{ minWidth: 28, minHeight: 24, p: 0 }}
               aria-label={t('Forget the search {words}', { words })}
-              onClick={() => void forgetSearch(query)}
+              onClick={() => void forgetSearch(query).catch(() => undefined)}
             >
               ×
             </Button>
@@ -55,7 +55,7 @@ export function SavedSearches({ narrowing, set }: Props): ReactElement | null {
         );
       })}
       {isNew && (
-        <Button sx={{ minHeight: 24, py: 0 }} onClick={() => void keepSearch(present)}>
+        <Button sx={{ minHeight: 24, py: 0 }} onClick={() => void keepSearch(present).catch(() => undefined)}>
           {t('Keep this search')}
         </Button>
       )}

@@ -85,7 +85,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
             bySite={bySite}
             setBySite={setBySite}
             pictured={pictured}
-            setPictured={(on) => void savePreference(PICTURED, on)}
+            setPictured={(on) => void savePreference(PICTURED, on).catch(() => undefined)}
           />
         )}
         <SavedSearches narrowing={narrowing} set={setNarrowing} />

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { withoutAccents } from '../../model/words.ts';
 import type { SavedEmbed, State } from './saved.ts';
 import { stateOf, STATES } from './saved.ts';
@@ -36,8 +37,9 @@ export const queryOf = (narrowing: Narrowing): string =>
 export function narrowingOf(query: string): Narrowing {
   const given = new URLSearchParams(query);
   const state = STATES.find((one) => one === given.get('state')) ?? '';
+  const dayOf = (name: string): string => z.iso.date().catch('').parse(given.get(name));
   const texts = Object.keys(NO_NARROWING).map((name) => [name, given.get(name) ?? '']);
-  return { ...(Object.fromEntries(texts) as Narrowing), state };
+  return { ...(Object.fromEntries(texts) as Narrowing), state, from: dayOf('from'), to: dayOf('to') };
 }
 
 /** Names by which hosts and sites are known to people. */

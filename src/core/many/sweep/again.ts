@@ -9,7 +9,7 @@ export type FoundAt = z.infer<typeof findingSchema>;
 /** Findings of one check at one item, with the files that have it. */
 const gatheredSchema = z.object({ item: z.string(), code: z.string(), files: z.string() });
 /** What parts them. */
-const BETWEEN = '\n';
+const BETWEEN = '\0';
 
 function gather(findings: readonly FoundAt[]): z.infer<typeof gatheredSchema>[] {
   const files = new Map<string, Map<string, string[]>>();
