@@ -47,10 +47,12 @@ async function load(path: string, before?: (page: Page) => Promise<void>): Promi
   );
   await context.close();
   const { audits, categories } = result!.lhr;
+  if (result!.lhr.runtimeError) throw new Error(`${path}: ${result!.lhr.runtimeError.message}`);
   const figure = (audit: string): number => audits[audit]!.numericValue!;
   const { items } = audits['network-requests']!.details as unknown as { items: { resourceType: string; transferSize: number }[] };
-  const { items: groups } = audits['mainthread-work-breakdown']!.details as unknown as {
-    items: { groupLabel: string; duration: number }[];
+  // Absent where the page was at rest before it was looked at.
+  const { items: groups = [] } = (audits['mainthread-work-breakdown']!.details ?? {}) as unknown as {
+    items?: { groupLabel: string; duration: number }[];
   };
   return {
     work: Object.fromEntries(groups.map(({ groupLabel, duration }) => [groupLabel, duration])),

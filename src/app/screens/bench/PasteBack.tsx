@@ -77,6 +77,14 @@ function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: str
 
 const nameOf = (loss: Loss): string => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : t('everything'));
 
+/** What is still taken out of the code type that fares best, against what is taken out of the one in hand. */
+function sayBest(form: string, still: readonly string[], now: readonly string[]): string {
+  const values = { form, losses: still.join(', ') };
+  return now.every((name) => still.includes(name))
+    ? t('Of “{form}” the same is taken out, but does less harm there: {losses}.', values)
+    : t('“{form}” loses least here; still taken out: {losses}.', values);
+}
+
 /** What can be done: another form of code, and keeping what was learnt in the site. */
 function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; close: () => void }): ReactElement {
   const dispatch = useAppDispatch();
@@ -104,10 +112,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
             ? t('Nothing with a frame in it survives here; a link does.')
             : best.losses.length === 0
               ? t('“{form}” survives here as it is.', { form: formLabelOf(best.form) })
-              : t('“{form}” loses least here; still taken out: {losses}.', {
-                  form: formLabelOf(best.form),
-                  losses: best.losses.map(nameOf).join(', '),
-                })}
+              : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.map(nameOf))}
         </p>
       )}
       <div className="dialog-ways">

@@ -113,7 +113,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
         <ValueField id={id} value={value} set={(next) => dispatch(changed({ change: { [id]: next } }))} close={close} />
       )}
       <CardNote id={id} />
-      {entry && <Outcome entry={entry} />}
+      {entry ? <Outcome entry={entry} /> : <NotOffered id={id} />}
       <StyleNote id={id} />
       <div className="editor-ends">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
@@ -138,6 +138,17 @@ function CardNote({ id }: { id: SettingId }): ReactElement | null {
   return note ? (
     <p className="card-note">{t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}</p>
   ) : null;
+}
+
+/** Said before anything is set: later it is the outcome. */
+function NotOffered({ id }: { id: SettingId }): ReactElement | null {
+  const card = useAppSelector(selectCard);
+  const isOffered = useAppSelector((state) => {
+    const embed = selectEmbed(state);
+    return embed === null || offerOf(id, embed.item, selectBook(state)) === 'offered';
+  });
+  if (isOffered || !card) return null;
+  return <p className="card-note">{t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}</p>;
 }
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {

@@ -118,5 +118,11 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
                   ),
                 ]
               : [];
-  return offers.length > 0 ? <div className="offers">{offers}</div> : null;
+  if (offers.length === 0) return null;
+  return (
+    <div className="offers">
+      {type === 'colour' && site && <small>{t('Colours of {site}:', { site: site.name })}</small>}
+      {offers}
+    </div>
+  );
 }
