@@ -13,7 +13,7 @@ const NAMES = [
   'style',
   'title',
   'textarea',
-  'noembed',
+  'noscript',
   'noframes',
   'xmp',
   'x-a',
