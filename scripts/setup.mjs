@@ -42,11 +42,19 @@ export function runTypeScript(file, args = [], options = {}) {
   run(process.execPath, ['--import', 'tsx', file, ...args], options);
 }
 
+/** When the newest of the files in a folder was changed, in milliseconds; every command waits for it. */
+function newestIn(folder) {
+  const times = readdirSync(folder, { withFileTypes: true }).map((entry) => {
+    const path = `${folder}/${entry.name}`;
+    return entry.isDirectory() ? newestIn(path) : statSync(path).mtimeMs;
+  });
+  return Math.max(0, ...times);
+}
+
 /** What the builds are made from. */
 function newestSource(more) {
-  const inFolder = (folder) => readdirSync(join(root, folder), { recursive: true }).map((file) => join(folder, file));
-  const files = ['package-lock.json', ...more, ...inFolder('src')];
-  return Math.max(...files.map((file) => statSync(join(root, file)).mtimeMs));
+  const files = ['package-lock.json', ...more].map((file) => statSync(join(root, file)).mtimeMs);
+  return Math.max(newestIn(join(root, 'src')), ...files);
 }
 
 /** Builds anew unless nothing has changed since the last build. */

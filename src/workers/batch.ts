@@ -14,6 +14,7 @@ import {
   workOf,
   type Answer,
   type BatchSettings,
+  type Cells,
   type MadeRow,
   type RowOut,
 } from '../core/many/batch/row.ts';
@@ -23,7 +24,7 @@ import type { Providers } from '../core/known/hosts/providers.ts';
 import type { SettingsFix } from '../core/model/plan.ts';
 import type { Work } from '../core/keeping/shelf/work.ts';
 import type * as sentences from '../messages/batch.ts';
-import { speak } from '../messages/language.ts';
+import { speak, type Language } from '../messages/language.ts';
 import { pause } from '../app/pause.ts';
 import { isFull } from '../app/storage/database.ts';
 import { replaceWorks } from '../app/storage/embeds.ts';
@@ -44,8 +45,13 @@ const AT_ONCE = 100;
 /** Milliseconds between two reports on how far it is. */
 const BETWEEN = 150;
 
-/** Sentences stand in tables that are made when their module is, so that the language is set before it is loaded. */
 type Sentences = typeof sentences;
+
+/** Sentences stand in tables that are made when their module is, so that the language is set before it is loaded. */
+async function loadSentences(language: Language): Promise<Sentences> {
+  await speak(language);
+  return import('../messages/batch.ts');
+}
 
 /** Of a row that was made, only its texts are kept: the rest is made again from its cells when it is asked for. */
 interface Batch {
@@ -87,10 +93,10 @@ function makeBatch(): BatchMaker {
     return signal.aborted ? 'cancelled' : 'done';
   };
   return {
+    prepare: async (language) => void (await loadSentences(language)),
     begin: (given, tell) =>
       run(async (signal) => {
-        await speak(given.language);
-        const batch = (begun = newBatch(given, tell, await import('../messages/batch.ts')));
+        const batch = (begun = newBatch(given, tell, await loadSentences(given.language)));
         await makeAll(batch, signal);
         if (given.asks && !signal.aborted) await askHosts(batch, signal);
         return batch;
@@ -124,7 +130,7 @@ function makeBatch(): BatchMaker {
       const { rows } = current();
       return wanted.flatMap((row) => (rows[row] ? [{ ...rows[row], row }] : []));
     },
-    open: (row) => workFor(current(), row),
+    open: (row) => workFor(current(), row, cellsFor(current(), row)),
     write: (kind, title) => written(current(), kind, title),
     shelve: (now) => shelve(current(), now),
   };
@@ -166,17 +172,19 @@ async function makeAll(batch: Batch, signal: AbortSignal): Promise<void> {
   }
 }
 
-const cellsFor = ({ table, roles, settings }: Batch, row: number) => readCells(table.rows[row]!, roles, settings.sites);
+const cellsFor = ({ table, roles, settings }: Batch, row: number): Cells => readCells(table.rows[row]!, roles, settings);
 
-function workFor(current: Batch, row: number): Work {
+function workFor(current: Batch, row: number, cells: Cells): Work {
   const { replaced, answers, laid, settings } = current;
-  const own = (): Work => workOf(`${current.id}-${row + 1}`, cellsFor(current, row), settings);
+  const own = (): Work => workOf(`${current.id}-${row + 1}`, cells, settings);
   const work = replaced.get(row) ?? withPlayer(own(), answers.get(row) ?? UNASKED, settings);
   return withChanges(work, laid.get(row) ?? {});
 }
 
-const madeFor = (current: Batch, row: number): MadeRow =>
-  makeRow(workFor(current, row), cellsFor(current, row), (current.answers.get(row) ?? UNASKED).facts, current.settings);
+function madeFor(current: Batch, row: number): MadeRow {
+  const cells = cellsFor(current, row);
+  return makeRow(workFor(current, row, cells), cells, (current.answers.get(row) ?? UNASKED).facts, current.settings);
+}
 
 const NOTHING_TOLD: readonly string[] = [];
 

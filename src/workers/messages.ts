@@ -61,6 +61,8 @@ export interface Shelved {
 
 /** What the worker that makes batches can be asked. It tells how far it is by itself, through what it was begun with. */
 export interface BatchMaker {
+  /** Loads what every batch needs. */
+  prepare: (language: Language) => Promise<void>;
   begin: (begun: BatchBegun, tell: (told: BatchTold) => void) => Promise<BatchEnd>;
   /** Stops after the row in hand; what was made stays. */
   cancel: () => void;

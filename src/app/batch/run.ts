@@ -4,6 +4,7 @@ import type { Role } from '../../core/many/batch/columns.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
 import { workSchema } from '../../core/keeping/shelf/work.ts';
 import type { Work } from '../../core/keeping/shelf/work.ts';
+import type { Language } from '../../messages/language.ts';
 import type { BatchBegun, BatchEnd, BatchFile, BatchMaker, BatchProgress, BatchRow, BatchTold } from '../../workers/messages.ts';
 import { openWorker, type Opened } from '../askWorker.ts';
 import { ofStore } from '../state/ofStore.ts';
@@ -49,6 +50,8 @@ const EMPTY: BatchState = { phase: 'empty', table: null, progress: NO_PROGRESS, 
 /** The one batch of this window. It goes on while other screens are looked at. */
 export class BatchRun {
   private worker: Opened<BatchMaker> | null = null;
+  /** The worker of the next batch. */
+  private waiting: Opened<BatchMaker> | null = null;
   private state: BatchState = EMPTY;
   private readonly watchers = new Set<() => void>();
   /** Rows that were opened on the Bench, and may have come back otherwise. */
@@ -60,9 +63,19 @@ export class BatchRun {
   };
   snapshot = (): BatchState => this.state;
 
+  /** Has a worker loaded, since there is something to make. */
+  prepare(language: Language): void {
+    if (this.waiting) return;
+    this.waiting = openWorker(new Worker(new URL('../../workers/batch.ts', import.meta.url), { type: 'module' }));
+    // What goes wrong is told when the worker is asked to begin.
+    this.waiting.ask((maker) => maker.prepare(language)).catch(() => undefined);
+  }
+
   begin(begun: BatchBegun): void {
     this.worker?.end();
-    this.worker = openWorker(new Worker(new URL('../../workers/batch.ts', import.meta.url), { type: 'module' }));
+    this.prepare(begun.language);
+    this.worker = this.waiting;
+    this.waiting = null;
     this.onBench.clear();
     this.change({ ...EMPTY, phase: 'running' });
     this.tellEnd((maker) => maker.begin(begun, proxy(this.take)));

@@ -61,13 +61,13 @@ export function playEmbed({ embed, code, variant, facts, player, holder, looks, 
 }
 
 /** Milliseconds between two looks at what is waited for. */
-const LOOK = 50;
+const POLL = 50;
 
 const waiting =
   (signal: AbortSignal) =>
   async (ms: number, until?: () => boolean): Promise<void> => {
     for (const deadline = performance.now() + ms; performance.now() < deadline && !until?.();) {
-      await new Promise((done) => setTimeout(done, LOOK));
+      await new Promise((done) => setTimeout(done, POLL));
       signal.throwIfAborted();
     }
   };

@@ -2,7 +2,7 @@ import type { Store } from './store.ts';
 import { dayBegun } from './view.ts';
 
 /** Milliseconds between two looks at the calendar. */
-const LOOK = 60_000;
+const POLL = 60_000;
 
 /** The day here, as `2026-11-23`. */
 function today(): string {
@@ -16,5 +16,5 @@ export function startDays(store: Store): void {
     if (store.getState().view.today !== today()) store.dispatch(dayBegun(today()));
   };
   tell();
-  setInterval(tell, LOOK);
+  setInterval(tell, POLL);
 }

@@ -10,7 +10,7 @@ const BannerWords = lazily(
   () => import('./BannerWords.tsx').then((module) => module.BannerWords),
   () => null,
 );
-const LOOK_AGAIN = 5000;
+const POLL = 5000;
 
 /** What is out of order with the application itself: the server gone, or nothing kept. */
 export function Banner(): ReactElement | null {
@@ -18,19 +18,19 @@ export function Banner(): ReactElement | null {
   const failed = useAppSelector(selectGivenStatus) === 'failed';
   const serverAnswers = useAppSelector((state) => state.world.serverAnswers);
   const { storage, notice } = useAppSelector((state) => state.view);
-  const look = useCallback((): void => {
+  const askAgain = useCallback((): void => {
     const { given, health } = server.endpoints;
     void dispatch(failed ? given.initiate(undefined, ONCE) : health.initiate(undefined, ONCE));
   }, [dispatch, failed]);
   useEffect(() => {
-    const timer = setInterval(look, LOOK_AGAIN);
+    const timer = setInterval(askAgain, POLL);
     return () => clearInterval(timer);
-  }, [look]);
+  }, [askAgain]);
   useEffect(() => afterPaint(() => void BannerWords.load()), []);
   if (serverAnswers && storage === 'works' && notice === null) return null;
   return (
     <Suspense fallback={null}>
-      <BannerWords look={look} />
+      <BannerWords askAgain={askAgain} />
     </Suspense>
   );
 }

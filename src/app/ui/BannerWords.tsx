@@ -14,7 +14,7 @@ const NOTICES = {
 } as const;
 
 /** What is out of order, in words, and what can be done about it. */
-export function BannerWords({ look }: { look: () => void }): ReactElement {
+export function BannerWords({ askAgain }: { askAgain: () => void }): ReactElement {
   const dispatch = useAppDispatch();
   const serverAnswers = useAppSelector((state) => state.world.serverAnswers);
   const { storage, unwritten, notice } = useAppSelector((state) => state.view);
@@ -28,7 +28,7 @@ export function BannerWords({ look }: { look: () => void }): ReactElement {
               { code: (inside) => <code>{inside}</code> },
             )}
           </span>
-          <Button variant="outlined" onClick={look}>
+          <Button variant="outlined" onClick={askAgain}>
             {t('Look again')}
           </Button>
         </>

@@ -10,7 +10,7 @@ import { turnsHere, type InTurn } from './turns.ts';
 
 /** Milliseconds: what a turn may take at most before another process takes it for dead, and between two looks at whose it is. */
 const LONGEST_TURN = 20_000;
-const LOOK = 25;
+const POLL = 25;
 
 /** Gives a turn back, unless it has become that of another meanwhile. */
 const GIVE_BACK = `if redis.call('get', KEYS[1]) == ARGV[1] then return redis.call('del', KEYS[1]) end return 0`;
@@ -78,7 +78,7 @@ export function byRedis(url: string, log: Logger): Together & { take: (work: (in
 async function takeTurn(redis: Redis, host: string): Promise<() => Promise<unknown>> {
   const [key, token] = [`refenestra:turn:${host}`, randomUUID()];
   try {
-    while ((await redis.set(key, token, 'PX', LONGEST_TURN, 'NX')) === null) await wait(LOOK);
+    while ((await redis.set(key, token, 'PX', LONGEST_TURN, 'NX')) === null) await wait(POLL);
     return () => redis.eval(GIVE_BACK, 1, key, token).catch(() => undefined);
   } catch {
     return () => Promise.resolve();

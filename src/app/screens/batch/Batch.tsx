@@ -28,6 +28,10 @@ export function Batch(): ReactElement {
       .finally(() => setFound(true));
     void run.comeBack();
   }, [run]);
+  const given = batch.text !== '';
+  useEffect(() => {
+    if (given) run.prepare(language());
+  }, [run, given]);
   const change = (part: Partial<KeptBatch>): KeptBatch => {
     const next = { ...batch, ...part };
     setBatch(next);

@@ -14,7 +14,12 @@ import { formHelpOf } from '../../../messages/labels.ts';
 /** The line at the foot of the code: what it says moves nothing that somebody is about to press. */
 export function Explanation(): ReactElement {
   const embed = useAppSelector(selectEmbed);
-  return <p className="code-foot">{embed && <Words embed={embed} />}</p>;
+  // What takes more lines than there are is scrolled, by keys too.
+  return (
+    <p className="code-foot" tabIndex={0}>
+      {embed && <Words embed={embed} />}
+    </p>
+  );
 }
 
 /** What is pointed at, in words; otherwise what this form of code leaves out. */

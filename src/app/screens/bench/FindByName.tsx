@@ -17,7 +17,7 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
   const dispatch = useAppDispatch();
   const [found, setFound] = useState<Searched[] | 'asking' | null>(null);
   if (cards.length === 0) return null;
-  const look = async (ids: readonly string[]): Promise<void> => {
+  const search = async (ids: readonly string[]): Promise<void> => {
     setFound('asking');
     const some = cards.filter(({ id }) => ids.includes(id));
     setFound(await searchHosts(dispatch, some, words));
@@ -30,12 +30,12 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
           size="small"
           variant="contained"
           disabled={found === 'asking'}
-          onClick={() => void look(cards.map(({ id }) => id))}
+          onClick={() => void search(cards.map(({ id }) => id))}
         >
           {t('all {count} hosts', { count: cards.length })}
         </Button>
         {cards.map(({ id, name }) => (
-          <Button key={id} size="small" variant="outlined" disabled={found === 'asking'} onClick={() => void look([id])}>
+          <Button key={id} size="small" variant="outlined" disabled={found === 'asking'} onClick={() => void search([id])}>
             {name}
           </Button>
         ))}

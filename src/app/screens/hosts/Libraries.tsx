@@ -18,7 +18,7 @@ export function Libraries(): ReactElement {
   const [looked, setLooked] = useState<Looked | null>(null);
   const [asking, setAsking] = useState(false);
   const demo = useAppSelector((state) => sampleList(selectGiven(state).example));
-  const look = async (address: string): Promise<void> => {
+  const read = async (address: string): Promise<void> => {
     setAsking(true);
     setLooked(await lookAtLibrary(store, address));
     setAsking(false);
@@ -26,11 +26,11 @@ export function Libraries(): ReactElement {
   const submit = (event: SubmitEvent<HTMLFormElement>): void => {
     event.preventDefault();
     const { value } = event.currentTarget.elements.namedItem('address') as HTMLInputElement;
-    void look(value.trim());
+    void read(value.trim());
   };
   const take = async (library: KeptLibrary, chosen: readonly LibraryStep[]): Promise<void> => {
     await takeFromLibrary(store, library, chosen);
-    await look(library.address);
+    await read(library.address);
   };
   return (
     <div className="libraries">
@@ -57,7 +57,7 @@ export function Libraries(): ReactElement {
           {demo !== null && (
             <p>
               {t('The sample world keeps such a list, of three hosts that are in nobody’s book.')}{' '}
-              <Button variant="outlined" disabled={asking} onClick={() => void look(demo)}>
+              <Button variant="outlined" disabled={asking} onClick={() => void read(demo)}>
                 {t('Look at the sample list')}
               </Button>
             </p>
@@ -74,7 +74,7 @@ export function Libraries(): ReactElement {
                 count: taken.length,
                 date: showMoment(when),
               })}{' '}
-              <Button disabled={asking} onClick={() => void look(address)}>
+              <Button disabled={asking} onClick={() => void read(address)}>
                 {t('Look for updates')}
               </Button>
               <Button onClick={() => void removeLibrary(store, { address, name }).then(() => setLooked(null))}>

@@ -146,7 +146,7 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
   const dispatch = useAppDispatch();
   const [said, setSaid] = useState('');
   if (order.feed === undefined) return null;
-  const look = async (): Promise<void> => {
+  const readAgain = async (): Promise<void> => {
     setSaid(t('The feed is being fetched …'));
     const answer = await fetchFeed(dispatch, order.feed!);
     if ('why' in answer) return setSaid(answer.why);
@@ -158,7 +158,7 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
   };
   return (
     <p className="order-news">
-      <Button variant="outlined" onClick={() => void look()}>
+      <Button variant="outlined" onClick={() => void readAgain()}>
         {t('What is new')}
       </Button>{' '}
       <span role="status">{said}</span> <small className="quiet">{order.feed}</small>

@@ -24,7 +24,7 @@ import { t } from '../../../messages/t.ts';
 
 /** Milliseconds after which an edge that shows nothing more is given up, and between two looks at it. */
 const PATIENCE = 15_000;
-const LOOK = 100;
+const POLL = 100;
 /** More than so many are not waited for by anybody. */
 const MOST = 40;
 const BARE = { heading: '', before: '', caption: '', after: '' };
@@ -115,7 +115,7 @@ async function playThrough(order: Order, { site, store, holder, signal, tell }: 
     );
     const begun = performance.now();
     while (!signal.aborted && !isShown(reports) && performance.now() - begun < PATIENCE)
-      await new Promise((done) => setTimeout(done, LOOK));
+      await new Promise((done) => setTimeout(done, POLL));
     stage.close();
     if (!signal.aborted) tell({ probe, verdict: judgeProbe(probe, reports) });
   }

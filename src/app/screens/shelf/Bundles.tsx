@@ -36,7 +36,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     // A store without room cannot note it, and that is when a bundle is needed most.
     if (ids === null) await noteBundle(now.getTime()).catch(() => undefined);
   };
-  const look = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
+  const readBundle = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const field = event.target;
     const file = field.files?.[0];
     if (!file) return;
@@ -82,7 +82,12 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
         )}
         <Button component="label" role={undefined} variant="outlined">
           {t('Bring a bundle in')}
-          <input type="file" accept=".zip,application/zip" className="hidden-words" onChange={(event) => told(look(event))} />
+          <input
+            type="file"
+            accept=".zip,application/zip"
+            className="hidden-words"
+            onChange={(event) => told(readBundle(event))}
+          />
         </Button>
       </div>
       <p role="status">{said}</p>

@@ -46,12 +46,15 @@ export function embedFrom(item: Item, settings: Settings, context: Context, { fo
   return { ...made, code: { form: AS_IT_STANDS, framed: true, markup: true, text: withoutRunning(hand.text, runs), map: [] } };
 }
 
-/** The embed of a work, made anew from what is kept of it; null where nothing is recognised. */
-export function embedOf(work: Work, context: Context): Embed | null {
+/**
+ * The embed of a work, made anew from what is kept of it; null where nothing is recognised. What its text holds may be
+ * given, where that has been read already.
+ */
+export function embedOf(work: Work, context: Context, found?: readonly Recognised[]): Embed | null {
   const { book, site, facts } = context;
   const { running } = work;
   const hand = work.code === null ? null : handOf(work.code, book);
-  const item = hand?.item ?? chosenOf(bringIn(work.text, book), work.choice).item;
+  const item = hand?.item ?? chosenOf(found ?? bringIn(work.text, book), work.choice).item;
   if (!item) return null;
   const usual = hand ? {} : usualSettings(facts, site?.space, work.style);
   return embedFrom(item, settingsWith(item.settings, work.changes, usual), { ...context, running }, { form: work.form, hand });

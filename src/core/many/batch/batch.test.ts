@@ -31,7 +31,7 @@ function batch(text: string): MadeRow[] {
   const table = readTable(text);
   const roles = recogniseColumns(table);
   return table.rows.map((row, i) => {
-    const cells = readCells(row, roles, sites);
+    const cells = readCells(row, roles, { book, sites });
     return makeRow(workOf(`t-${i + 1}`, cells, settings), cells, {}, settings);
   });
 }
@@ -153,7 +153,7 @@ test('whatever stands in its cells, a row is made, and can be kept', () => {
   const cells = fc.array(cell, { minLength: roles.length, maxLength: roles.length });
   fc.assert(
     fc.property(cells, fc.constantFrom(VIDEO, SOUND, 'nothing'), (row, link) => {
-      const read = readCells([link, ...row.slice(1)], roles, sites);
+      const read = readCells([link, ...row.slice(1)], roles, { book, sites });
       const { made, tags } = makeRow(workOf('t-1', read, settings), read, {}, settings);
       const kept = { ...made, tags, made: 1, changed: 1 };
       expect(savedSchema.safeParse(kept).error?.issues).toBeUndefined();

@@ -30,7 +30,7 @@ export const makeRows = (
   known: ReadonlyMap<number, Answer> = new Map(),
 ): MadeRow[] =>
   rows.map((row, i) => {
-    const cells = readCells(row, roles, settings.sites);
+    const cells = readCells(row, roles, settings);
     const answer = known.get(first + i) ?? UNASKED;
     const work = withPlayer(workOf(`${id}-${first + i + 1}`, cells, settings), answer, settings);
     return makeRow(work, cells, answer.facts, settings);

@@ -13,7 +13,7 @@ function rowsOf(text: string): MadeRow[] {
   const table = readTable(text);
   const roles = recogniseColumns(table);
   return table.rows.map((cells, i) => {
-    const read = readCells(cells, roles, sites);
+    const read = readCells(cells, roles, { book, sites });
     return makeRow(workOf(`row-${i}`, read, settings), read, {}, settings);
   });
 }

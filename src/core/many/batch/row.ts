@@ -5,7 +5,7 @@ import { aboutOf, type Facts } from '../../model/item.ts';
 import type { SettingsFix } from '../../model/plan.ts';
 import type { Site } from '../../model/site.ts';
 import { parseValue, type SettingValue } from '../../model/values.ts';
-import { bringIn } from '../../pipeline.ts';
+import { bringIn, type Recognised } from '../../pipeline.ts';
 import { playerOf } from '../../teach/pagePlayer.ts';
 import type { HostBook } from '../../known/hosts/book.ts';
 import { isSettingId, settingOf, type Settings } from '../../known/settings/list.ts';
@@ -81,6 +81,8 @@ const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
 /** What the cells of a row say, by the roles of their columns. */
 export interface Cells {
   text: string;
+  /** What the text holds. */
+  found: readonly Recognised[];
   changes: SettingsFix;
   site: string | null;
   tags: string[];
@@ -92,8 +94,12 @@ export interface Cells {
 }
 
 /** What the cells of a row say, by the roles of their columns; what cannot be read is told, and not used. */
-export function readCells(cells: readonly string[], roles: readonly (Role | null)[], sites: readonly Site[]): Cells {
-  const read: Cells = {
+export function readCells(
+  cells: readonly string[],
+  roles: readonly (Role | null)[],
+  { book, sites }: Pick<BatchSettings, 'book' | 'sites'>,
+): Cells {
+  const read: Omit<Cells, 'found'> = {
     text: '',
     changes: {},
     site: null,
@@ -113,11 +119,14 @@ export function readCells(cells: readonly string[], roles: readonly (Role | null
     else if (role === 'description') read.description = cell.slice(0, MOST.description);
     else if (!takeChecked(read, { role, cell, sites })) read.wrong.push({ role, text: cell });
   });
-  return read;
+  return { ...read, found: bringIn(read.text, book) };
 }
 
 /** Takes a cell that can be wrong; false where it is. */
-function takeChecked(read: Cells, { role, cell, sites }: { role: Role; cell: string; sites: readonly Site[] }): boolean {
+function takeChecked(
+  read: Omit<Cells, 'found'>,
+  { role, cell, sites }: { role: Role; cell: string; sites: readonly Site[] },
+): boolean {
   if (role === 'out' || role === 'pageOut') {
     if (isDay(cell)) read[role] = cell;
     return isDay(cell);
@@ -134,22 +143,22 @@ function takeChecked(read: Cells, { role, cell, sites }: { role: Role; cell: str
 }
 
 /** The work that a row asks for: its own words, over those for all, over the house style of its site. */
-export function workOf(id: string, cells: Cells, { book, sites, styles, site, forAll }: BatchSettings): Work {
+export function workOf(id: string, cells: Cells, { sites, styles, site, forAll }: BatchSettings): Work {
   const place = sites.find((one) => one.id === (cells.site ?? site)) ?? sites[0];
   return {
     ...emptyWork(place?.id ?? '', id),
     text: cells.text,
     changes: { ...forAll, ...cells.changes },
     form: place && isCodeForm(place.form) ? place.form : USUAL_FORM,
-    style: place ? styleOf(cells.text, styles[place.id], book) : {},
+    style: place ? styleOf(cells, styles[place.id]) : {},
     out: cells.out,
     pageOut: cells.pageOut,
   };
 }
 
 /** What the house style says of the kind of item; nothing is recognised where there is none. */
-function styleOf(text: string, style: HouseStyle | undefined, book: BatchSettings['book']): Settings {
-  const item = style && chosenOf(bringIn(text, book)).item;
+function styleOf({ found }: Cells, style: HouseStyle | undefined): Settings {
+  const item = style && chosenOf(found).item;
   return item ? styleFor(style, item.kind) : {};
 }
 
@@ -175,15 +184,16 @@ export const mayAsk = (host: string, { book }: Pick<BatchSettings, 'book'>): boo
 /** The row of a work: made, checked, and sorted by whether it needs somebody. */
 export function makeRow(
   work: Work,
-  cells: Pick<Cells, 'wrong' | 'tags' | 'description' | 'order'>,
+  cells: Pick<Cells, 'text' | 'found' | 'wrong' | 'tags' | 'description' | 'order'>,
   known: Facts,
   settings: BatchSettings,
 ): MadeRow {
   const { book, sites, today } = settings;
   const site = sites.find(({ id }) => id === work.site) ?? null;
   const facts = cells.description === '' ? known : { ...known, description: cells.description };
-  const embed = embedOf(work, { book, site, facts: { ...facts, ...datesAhead(work, today) } });
-  const found = embed ? null : chosenOf(bringIn(work.text, book), work.choice);
+  // A row may have come back from the Bench, or been led to its player, with a text of another kind.
+  const found = work.text === cells.text ? cells.found : bringIn(work.text, book);
+  const embed = embedOf(work, { book, site, facts: { ...facts, ...datesAhead(work, today) } }, found);
   const findings = embed?.findings ?? [];
   const item = embed?.item;
   return {
@@ -191,7 +201,7 @@ export function makeRow(
     state: stateOf(findings, embed === null || cells.wrong.length > 0),
     made: recordOf(work, { item: embed?.item ?? null, embed, facts }),
     findings,
-    refusal: found?.refusal ?? null,
+    refusal: embed ? null : (chosenOf(found, work.choice).refusal ?? null),
     wrong: cells.wrong,
     tags: cells.tags,
     order: cells.order,
