@@ -46,7 +46,7 @@ const startEarly = (): Plugin => ({
         known.add(file);
         return (chunks.get(file)?.imports ?? []).reduce((all, one) => withImports(one, all), known);
       };
-      const start = [...chunks.values()].find(({ facadeModuleId }) => facadeModuleId?.endsWith('/app/start.tsx'));
+      const start = [...chunks.values()].find(({ moduleIds }) => moduleIds.some((id) => id.endsWith('/app/start.tsx')));
       if (path !== '/index.html' || !start || !chunk) return [];
       const first = withImports(chunk.fileName, new Set());
       return [...withImports(start.fileName, new Set(first))]
@@ -122,8 +122,23 @@ export default defineConfig({
     rolldownOptions: {
       input: { index: at('index.html'), preview: at('preview.html'), ...standInScripts() },
       output: {
-        // What tells the schemas how to work stands with them, so that it is said before the first of them is made.
-        codeSplitting: { groups: [{ name: 'schemas', test: /node_modules\/zod\/|\/app\/withoutEval/ }] },
+        codeSplitting: {
+          groups: [
+            // What tells the schemas how to work stands with them, so that it is said before the first of them is made.
+            { name: 'schemas', test: /node_modules\/zod\/|\/app\/withoutEval/, priority: 3 },
+            // The language is chosen before anything that has sentences is there.
+            { name: 'first', test: /\/messages\/language\.ts|\/app\/(?:chosenLanguage|screens\/load)\.ts/, priority: 2 },
+            // All that the page of the preview has in common with the application.
+            { name: 'messages', test: /\/preview\/messages/, priority: 2 },
+            {
+              name: 'libraries',
+              test: /node_modules\/(?:react-dom|react-redux|react-router|@reduxjs|@emotion|dexie|intl-messageformat)\//,
+              priority: 1,
+            },
+            // Everything that the first screen needs comes in two files: a browser asks one origin for six at a time at most.
+            { name: 'application', test: /\/app\/start\.tsx$/ },
+          ],
+        },
         entryFileNames: (chunk) =>
           chunk.facadeModuleId?.includes('/standins/') ? 'assets/[name].js' : 'assets/[name]-[hash].js',
       },

@@ -1,8 +1,17 @@
-import { Batch, Connect, HostBook, Orders, Shelf, Sites, Sweep } from './screens/late.ts';
+import { Batch, Connect, Help, HostBook, Orders, Shelf, Sites, Sweep } from './screens/late.ts';
 
 /** By the first part of the address. */
 const screens = new Map<string, { load: () => Promise<unknown> }>(
-  Object.entries({ shelf: Shelf, batch: Batch, sweep: Sweep, orders: Orders, sites: Sites, hosts: HostBook, connect: Connect }),
+  Object.entries({
+    shelf: Shelf,
+    batch: Batch,
+    sweep: Sweep,
+    orders: Orders,
+    sites: Sites,
+    hosts: HostBook,
+    connect: Connect,
+    help: Help,
+  }),
 );
 
 /**
