@@ -59,7 +59,7 @@ describe('two hundred links', () => {
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'All 200 rows are made.');
       await waitForText(page, '12 need a decision');
-      const first = await page.$eval('.batch-row .number', (cell) => cell.textContent);
+      const first = await page.$eval('li.batch-row .number', (cell) => cell.textContent);
       expect(first).toBe('4');
       const csv = await savedBy(page, () => press(page, 'button', 'Save as CSV'));
       const { data } = Papa.parse<string[]>(csv.bytes.toString().replace(/^\uFEFF/, ''), { skipEmptyLines: true });
@@ -171,7 +171,7 @@ describe('rows', () => {
       await put(page, `Talk,Where,Note\nThe sluice,${world.host('lanternreel')}/see/k7wq2m9d,Seen from the causeway\n`);
       await press(page, 'button', 'Make the codes');
       await waitForText(page, 'The row is made.');
-      await page.select('.batch-columns label:nth-child(3) select', 'caption');
+      await page.select('.batch-columns th:nth-child(3) select', 'caption');
       await until(
         page,
         () => document.querySelector<HTMLElement>('.batch-row .batch-code')?.title.includes('Seen from the causeway') ?? false,

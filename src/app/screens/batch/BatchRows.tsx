@@ -141,33 +141,59 @@ interface ColumnsProps {
   running: boolean;
 }
 
-/** What each column was taken for; another meaning makes the batch anew. */
+/** What stands in the columns, and what each was taken for; another meaning makes the batch anew. */
 function Columns({ table: { head, roles, sample, from }, assign, running }: ColumnsProps): ReactElement | null {
   if (from === 'text') return null;
   const all: Role[] = [...ROLES, ...SETTINGS.map(({ id }) => id)];
+  const nameOf = (i: number): string => head?.[i] || t('Column {i}', { i: i + 1 });
   return (
-    <div className="batch-columns" role="group" aria-label={t('What the columns are')}>
-      {roles.map((role, i) => (
-        <label key={i}>
-          <span>{head?.[i] ?? sample[0]?.[i]?.slice(0, 24) ?? t('Column {i}', { i: i + 1 })}</span>
-          <select
-            value={role ?? ''}
-            disabled={running}
-            data-set={role !== null}
-            onChange={(event) => assign(roles.map((one, at) => (at === i ? ((event.target.value || null) as Role | null) : one)))}
-          >
-            <option value="">{t('not used')}</option>
-            {all.map((one) => (
-              <option key={one} value={one}>
-                {sayRole(one)}
-              </option>
+    <div className="batch-columns" role="region" aria-label={t('What the columns are')} tabIndex={0}>
+      <table>
+        <thead>
+          <tr>
+            {roles.map((role, i) => (
+              <th key={i} scope="col">
+                <label>
+                  <span>{nameOf(i)}</span>
+                  <select
+                    value={role ?? ''}
+                    disabled={running}
+                    data-set={role !== null}
+                    onChange={(event) =>
+                      assign(roles.map((one, at) => (at === i ? ((event.target.value || null) as Role | null) : one)))
+                    }
+                  >
+                    <option value="">{t('not used')}</option>
+                    {all.map((one) => (
+                      <option key={one} value={one}>
+                        {sayRole(one)}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              </th>
             ))}
-          </select>
-        </label>
-      ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sample.slice(0, SAMPLES).map((cells, row) => (
+            <tr key={row}>
+              {roles.map((_, i) => (
+                <td key={i} title={cells[i]}>
+                  {cells[i]?.slice(0, LONGEST_CELL)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </div>
   );
 }
+
+/** As many rows show what stands in a column, so much of each. */
+const SAMPLES = 2;
+const LONGEST_CELL = 120;
 
 const TYPES = { csv: 'text/csv', html: 'text/html', zip: 'application/zip' } as const;
 

@@ -43,6 +43,13 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
   useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [run, wanted, progress]);
   return (
     <div className="batch-list" ref={place} tabIndex={0} role="region" aria-label={t('Rows')}>
+      <div className="batch-row batch-names" aria-hidden>
+        <span />
+        <span className="number">{t('Row')}</span>
+        <span>{t('State')}</span>
+        <span>{t('Title')}</span>
+        <span>{t('Code, or what is wrong')}</span>
+      </div>
       <ul style={{ height: list.getTotalSize() }}>
         {items.map(({ index, start, key }) => {
           const number = rows[index]!;

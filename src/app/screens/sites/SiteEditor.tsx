@@ -17,6 +17,7 @@ import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { HouseStylePart } from './HouseStylePart.tsx';
 import { ColumnDrawing } from './ColumnDrawing.tsx';
 import { Looks, Palette } from './Colours.tsx';
+import { Specimen } from './Specimen.tsx';
 import { sayProblem } from '../../../messages/problems.ts';
 import { t } from '../../../messages/t.ts';
 import { formLabelOf } from '../../../messages/labels.ts';
@@ -60,97 +61,102 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
         <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>{t('Export the site')}</Button>
         {own && <Button onClick={() => void drop()}>{shipped ? t('Back to the shipped one') : t('Remove the site')}</Button>}
       </header>
-      <div className="site-parts">
-        <Part title={t('Address')}>
-          <TextRow label={t('Name')} value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
-          <TextRow
-            label={t('Address of its pages')}
-            value={draft.address}
-            wrong={wrong('address')}
-            set={(address) => change({ address })}
-          />
-          <TextRow
-            label={t('Language')}
-            value={draft.language}
-            wrong={wrong('language')}
-            set={(language) => change({ language })}
-          />
-        </Part>
-        <Part title={t('Words in its pages')}>
-          <SiteWords draft={draft} change={change} wrong={wrong} />
-        </Part>
-        <Part title={t('Column')}>
-          <ColumnDrawing site={draft} />
-          <div className="numbers">
-            <NumberRow label={t('Column')} value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
-            <NumberRow
-              label={t('Side margin')}
-              value={draft.margin}
-              wrong={wrong('margin')}
-              set={(margin) => change({ margin })}
+      <div className="site-sheet">
+        <div className="site-parts">
+          <Part title={t('Address')}>
+            <TextRow label={t('Name')} value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
+            <TextRow
+              label={t('Address of its pages')}
+              value={draft.address}
+              wrong={wrong('address')}
+              set={(address) => change({ address })}
             />
-            {(['phone', 'tablet', 'desktop'] as const).map((name) => (
+            <TextRow
+              label={t('Language')}
+              value={draft.language}
+              wrong={wrong('language')}
+              set={(language) => change({ language })}
+            />
+          </Part>
+          <Part title={t('Words in its pages')}>
+            <SiteWords draft={draft} change={change} wrong={wrong} />
+          </Part>
+          <Part title={t('Column')}>
+            <ColumnDrawing site={draft} />
+            <div className="numbers">
+              <NumberRow label={t('Column')} value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
               <NumberRow
-                key={name}
-                label={t('Width of a {screen}', { screen: SCREEN_NAMES[name] })}
-                value={draft.breakpoints[name]}
-                wrong={wrong(`breakpoints.${name}`)}
-                set={(pixels) => change({ breakpoints: { ...draft.breakpoints, [name]: pixels } })}
+                label={t('Side margin')}
+                value={draft.margin}
+                wrong={wrong('margin')}
+                set={(margin) => change({ margin })}
               />
-            ))}
-            <NumberRow
-              label={t('Text size')}
-              value={draft.typeface.size}
-              wrong={wrong('typeface')}
-              set={(size) => change({ typeface: { ...draft.typeface, size } })}
-            />
-            <NumberRow
-              label={t('Space above embeds')}
-              value={draft.space.above}
-              wrong={wrong('space.above')}
-              set={(above) => change({ space: { ...draft.space, above } })}
-            />
-            <NumberRow
-              label={t('Space below embeds')}
-              value={draft.space.below}
-              wrong={wrong('space.below')}
-              set={(below) => change({ space: { ...draft.space, below } })}
-            />
-          </div>
-        </Part>
-        <Part title={t('Colours')}>
-          <Looks name={t('Light')} looks={draft.light} set={(light) => change({ light })} wrong={wrong('light')} />
-          <Looks name={t('Dark')} looks={draft.dark} set={(dark) => change({ dark })} wrong={wrong('dark')} />
-          <label className="tick">
-            <input
-              type="checkbox"
-              checked={draft.followsTheme}
-              onChange={(event) => change({ followsTheme: event.target.checked })}
-            />
-            {t('Its pages turn dark for visitors who want that')}
-          </label>
-          <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
-          <div className="site-files">
-            <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
-              {t('Export as design tokens')}
-            </Button>
-            <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>{t('Export as CSS')}</Button>
-            <FileButton
-              words={t('Bring in design tokens')}
-              accept=".json,application/json"
-              give={([file]) => {
-                const palette = readTokens(file!.text);
-                if (palette.length > 0) change({ palette });
-              }}
-            />
-          </div>
-        </Part>
-        <Part title={t('House style')}>
-          <HouseStylePart site={site} />
-        </Part>
-        <Part title={t('What its editor keeps')}>
-          <CodeKept draft={draft} change={change} wrong={wrong} />
-        </Part>
+              {(['phone', 'tablet', 'desktop'] as const).map((name) => (
+                <NumberRow
+                  key={name}
+                  label={t('Width of a {screen}', { screen: SCREEN_NAMES[name] })}
+                  value={draft.breakpoints[name]}
+                  wrong={wrong(`breakpoints.${name}`)}
+                  set={(pixels) => change({ breakpoints: { ...draft.breakpoints, [name]: pixels } })}
+                />
+              ))}
+              <NumberRow
+                label={t('Text size')}
+                value={draft.typeface.size}
+                wrong={wrong('typeface')}
+                set={(size) => change({ typeface: { ...draft.typeface, size } })}
+              />
+              <NumberRow
+                label={t('Space above embeds')}
+                value={draft.space.above}
+                wrong={wrong('space.above')}
+                set={(above) => change({ space: { ...draft.space, above } })}
+              />
+              <NumberRow
+                label={t('Space below embeds')}
+                value={draft.space.below}
+                wrong={wrong('space.below')}
+                set={(below) => change({ space: { ...draft.space, below } })}
+              />
+            </div>
+          </Part>
+          <Part title={t('Colours')}>
+            <Looks name={t('Light')} looks={draft.light} set={(light) => change({ light })} wrong={wrong('light')} />
+            <Looks name={t('Dark')} looks={draft.dark} set={(dark) => change({ dark })} wrong={wrong('dark')} />
+            <label className="tick">
+              <input
+                type="checkbox"
+                checked={draft.followsTheme}
+                onChange={(event) => change({ followsTheme: event.target.checked })}
+              />
+              {t('Its pages turn dark for visitors who want that')}
+            </label>
+            <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
+            <div className="site-files">
+              <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
+                {t('Export as design tokens')}
+              </Button>
+              <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>
+                {t('Export as CSS')}
+              </Button>
+              <FileButton
+                words={t('Bring in design tokens')}
+                accept=".json,application/json"
+                give={([file]) => {
+                  const palette = readTokens(file!.text);
+                  if (palette.length > 0) change({ palette });
+                }}
+              />
+            </div>
+          </Part>
+          <Part title={t('House style')}>
+            <HouseStylePart site={site} />
+          </Part>
+          <Part title={t('What its editor keeps')}>
+            <CodeKept draft={draft} change={change} wrong={wrong} />
+          </Part>
+        </div>
+        <Specimen site={draft} />
       </div>
     </section>
   );

@@ -1,0 +1,77 @@
+import { Box } from '@mui/material';
+import type { ReactElement } from 'react';
+import { contrastOf } from '../../../core/model/contrast.ts';
+import { pageWords } from '../../../core/model/pageWords.ts';
+import type { Site } from '../../../core/model/site.ts';
+import { parseColour } from '../../../core/model/values.ts';
+import { t } from '../../../messages/t.ts';
+
+/** How wide the page is drawn, in CSS pixels: a small phone, so that its text has its own size. */
+const WIDTH = 320;
+
+/** How a page of the site will look, with the place of an embed in it; it follows every change, right or not yet. */
+export const Specimen = ({ site }: { site: Site }): ReactElement => (
+  <Box
+    component="aside"
+    aria-label={t('How its pages look')}
+    sx={{
+      position: 'sticky',
+      top: 16,
+      width: WIDTH,
+      maxWidth: '100%',
+      border: '1px solid var(--line)',
+      '@media (min-width: 1000px) and (max-width: 1199px)': { zoom: 0.72 },
+    }}
+  >
+    <SamplePage site={site} looks={site.light} />
+    {site.followsTheme && <SamplePage site={site} looks={site.dark} />}
+  </Box>
+);
+
+/** The words of the sample, in one theme of the site. */
+function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): ReactElement {
+  const { sample, space, typeface, palette } = site;
+  const accent = parseColour(palette[0]?.colour ?? '') ?? looks.text;
+  const { play } = pageWords(site);
+  const size = Number.isFinite(typeface.size) ? typeface.size : undefined;
+  return (
+    <Box
+      lang={site.language}
+      style={{
+        background: looks.ground,
+        color: looks.text,
+        fontFamily: typeface.family,
+        fontSize: size,
+        padding: `16px ${site.margin}px`,
+      }}
+      sx={{ lineHeight: 1.45, overflowWrap: 'anywhere', '& p': { m: 0 } }}
+    >
+      <Box component="p" sx={{ fontSize: '1.3em', fontWeight: 700, lineHeight: 1.2 }} style={{ marginBottom: 10 }}>
+        {sample.heading}
+      </Box>
+      <p>{firstSentence(sample.before)}</p>
+      <Box
+        style={{ maxWidth: site.column, marginTop: 12 + space.above, marginBottom: 12 + space.below, borderColor: accent }}
+        sx={{ display: 'grid', placeItems: 'center', aspectRatio: '16 / 9', mx: 'auto', border: '2px solid' }}
+      >
+        <Box
+          component="span"
+          style={{ background: accent, color: onIt(accent, looks) }}
+          sx={{ px: 1.5, py: 0.5, fontWeight: 700 }}
+        >
+          {play}
+        </Box>
+      </Box>
+      <p>{sample.caption}</p>
+    </Box>
+  );
+}
+
+/** Of the two colours of the page, the one that is better read on another. */
+const onIt = (accent: string, { text, ground }: Site['light']): string => {
+  const [a, b] = [parseColour(text), parseColour(ground)];
+  if (!a || !b || !parseColour(accent)) return ground;
+  return contrastOf(a, accent) > contrastOf(b, accent) ? text : ground;
+};
+
+const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec(text)?.[0] ?? text;
