@@ -106,7 +106,11 @@ const PARTS = {
   orders: t('running order'),
   preferences: t('choice of yours'),
 } as const;
-const NAMES: Readonly<Record<string, string>> = { theme: t('Light or dark theme'), providers: t('List of oEmbed providers') };
+const NAMES: Readonly<Record<string, string>> = {
+  theme: t('Light or dark theme'),
+  providers: t('List of oEmbed providers'),
+  searches: t('Saved searches'),
+};
 
 interface IncomingProps {
   looked: Looked;

@@ -7,7 +7,7 @@ import { emptyWork } from '../shelf/work.ts';
 import { newOrder } from '../../order/order.ts';
 import { emptyStyle } from '../../known/styles/style.ts';
 import { pack, unpack, type Bundle } from './bundle.ts';
-import { EMBEDS_ALONE } from './version.ts';
+import { BUNDLE_VERSION, EMBEDS_ALONE } from './version.ts';
 import { merge, planMerge, stepKey } from './merge.ts';
 
 const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
@@ -24,7 +24,7 @@ const embed = (id: string, part: Partial<SavedEmbed> = {}): SavedEmbed =>
   });
 const bundle = (part: Partial<Bundle> = {}): Bundle => ({
   format: 'refenestra-bundle',
-  version: 5,
+  version: BUNDLE_VERSION,
   made: '2026-11-23T20:00:00.000Z',
   embeds: [],
   ...EMBEDS_ALONE,
@@ -38,7 +38,10 @@ describe('a bundle', () => {
     versions: [{ id: 'v', embed: 'a', taken: 5, code: 'c', work: embed('a').work }],
     sites: [...sites],
     styles: [emptyStyle('mill')],
-    preferences: [{ name: 'theme', value: 'night' }],
+    preferences: [
+      { name: 'theme', value: 'night' },
+      { name: 'searches', value: ['kind=video&words=ferry'] },
+    ],
     lessons: [
       { id: 'quern', examples: [{ link: 'https://media.example/see/k1a44' }], putRight: { dropped: [], parts: [], edges: [] } },
     ],
@@ -62,8 +65,8 @@ describe('a bundle', () => {
   test.each([
     ['noZip', strToU8('PK no')],
     ['noBundle', zipSync({ 'readme.txt': strToU8('x') })],
-    ['newer', zip({ ...whole, version: 6 })],
-    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: 6 })) })],
+    ['newer', zip({ ...whole, version: BUNDLE_VERSION + 1 })],
+    ['newer', zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...bundle(), version: BUNDLE_VERSION + 1 })) })],
     ['broken', zipSync({ 'bundle.json': strToU8('['.repeat(5000)) })],
     ['tooLarge', zipSync({ 'bundle.json': new Uint8Array(40_000_000) })],
     ['broken', zip({ ...whole, embeds: [{ id: 'a' }] })],
@@ -72,7 +75,7 @@ describe('a bundle', () => {
 
   test('of the first version is taken as it was meant', () => {
     const { preferences, pictures, lessons, orders, ...first } = { ...whole, version: 1 };
-    expect([preferences.length, pictures.length, lessons.length, orders.length]).toEqual([1, 1, 1, 1]);
+    expect([preferences.length, pictures.length, lessons.length, orders.length]).toEqual([2, 1, 1, 1]);
     expect(unpack(zip(first))).toEqual({
       bundle: { ...whole, preferences: [], lessons: [], orders: [], pictures: [] },
       damaged: [],

@@ -8,7 +8,7 @@ import { readJson } from '../../model/json.ts';
 import { keptOrderSchema } from '../../order/order.ts';
 import { proofSchema } from '../../proof/playThrough/proof.ts';
 import { siteSchema } from '../../model/site.ts';
-import { pastedBackSchema, pictureSchema, savedSchema, versionSchema } from '../shelf/saved.ts';
+import { pastedBackSchema, pictureSchema, savedSchema, searchesSchema, versionSchema } from '../shelf/saved.ts';
 import { lessonSchema } from '../../teach/examples.ts';
 import { styleSchema } from '../../known/styles/style.ts';
 import { migrated } from './migrate.ts';
@@ -19,6 +19,7 @@ import { unzip, type Zip } from './zip.ts';
 export const preferenceSchema = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('theme'), value: z.enum(['day', 'night']) }),
   z.strictObject({ name: z.literal('providers'), value: providersSchema }),
+  z.strictObject({ name: z.literal('searches'), value: searchesSchema }),
 ]);
 
 /** What stands in a bundle: each list in a file of its own, the pictures beside them. */

@@ -12,6 +12,8 @@ const STEPS: Readonly<Record<number, (older: Older) => Older>> = {
   3: (older) => ({ ...older, version: 4, lessons: [] }),
   // The fourth had no running orders.
   4: (older) => ({ ...older, version: 5, orders: [] }),
+  // The fifth knew no searches among the preferences.
+  5: (older) => ({ ...older, version: 6 }),
 };
 
 const versioned = z.looseObject({ version: z.number() });

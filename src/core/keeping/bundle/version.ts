@@ -1,5 +1,5 @@
 /** The version in which bundles are written. */
-export const BUNDLE_VERSION = 5;
+export const BUNDLE_VERSION = 6;
 
 /** What a bundle of embeds alone leaves empty. */
 export const EMBEDS_ALONE = {

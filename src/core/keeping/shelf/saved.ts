@@ -116,3 +116,9 @@ export const STATES = ['draft', 'ready', 'placed', 'look'] as const;
 export type State = (typeof STATES)[number];
 /** How far an embed is, as the Shelf shows it: one that has to be looked at is nothing else. */
 export const stateOf = ({ stage, look }: Pick<SavedEmbed, 'stage' | 'look'>): State => (look.length > 0 ? 'look' : stage);
+
+/** As many searches of the Shelf are kept: more than anybody reads through. */
+export const MOST_SEARCHES = 40;
+
+/** Searches of the Shelf, each as the query of its address, the first kept first. */
+export const searchesSchema = z.array(z.string().max(2000)).max(MOST_SEARCHES);
