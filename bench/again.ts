@@ -243,7 +243,7 @@ async function bundle(): Promise<void> {
   await press(other.page, 'button', 'Backup');
   await find(other.page, 'button', 'Save everything');
   const others = await watchTasks(other.page);
-  await giveFile(other.page, 'Bring a bundle in', file.path);
+  await giveFile(other.page, 'Bring a backup in', file.path);
   await find(other.page, 'button', `Take ${EMBEDS} in`);
   const looking = await others();
   await press(other.page, 'button', `Take ${EMBEDS} in`);

@@ -117,12 +117,12 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
       await sees(person, '1 embed');
       await person.press('button', 'Backup');
       bundle = await savedBy(person, () => person.press('button', 'Save everything'), `${name}.zip`);
-      await sees(person, 'The bundle is saved.');
+      await sees(person, 'The backup is saved.');
     });
     await visit('/shelf', async (person) => {
       await sees(person, 'Nothing is kept yet');
       await person.press('button', 'Backup');
-      await person.giveFile('Bring a bundle in', bundle);
+      await person.giveFile('Bring a backup in', bundle);
       await person.press('button', 'Take 1 in');
       await sees(person, '1 thing is taken in');
       await sees(person, 'The ferry at first light');

@@ -231,7 +231,7 @@ describe('a store without room', () => {
       const before = await embeds(page);
       await press(page, 'button', 'Backup');
       const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
-      await waitForText(page, 'The bundle is saved.');
+      await waitForText(page, 'The backup is saved.');
       await press(page, 'button', 'Close');
       for (const title of ['The ferry at first light', 'Opening the sluice at spring tide']) {
         await press(page, 'button', `More on ${title}`);
@@ -239,7 +239,7 @@ describe('a store without room', () => {
         await waitForText(page, `“${title}” is off the Shelf`);
       }
       await press(page, 'button', 'Backup');
-      await giveFile(page, 'Bring a bundle in', bundle.path);
+      await giveFile(page, 'Bring a backup in', bundle.path);
       await find(page, 'button', 'Take 2 in');
       await fill(page, true);
       await press(page, 'button', 'Take 2 in');
@@ -302,12 +302,12 @@ describe('a bundle', () => {
       const theme = await page.evaluate(() => document.documentElement.dataset.theme);
       await press(page, 'button', 'Backup');
       const bundle = await savedBy(page, () => press(page, 'button', 'Save everything'));
-      await waitForText(page, 'The bundle is saved.');
+      await waitForText(page, 'The backup is saved.');
       const before = await dumpStore(page);
       await wipeStore(page);
       await waitForText(page, 'Nothing is kept yet');
       await press(page, 'button', 'Backup');
-      await giveFile(page, 'Bring a bundle in', bundle.path);
+      await giveFile(page, 'Bring a backup in', bundle.path);
       await press(page, 'button', 'Take 4 in');
       await waitForText(page, '4 things are taken in');
       expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
@@ -321,7 +321,7 @@ describe('a bundle', () => {
       expect(orders!.length).toBe(1);
       expect([embeds!.length, versions!.length, pictures!.length]).toEqual([2, 1, 2]);
       await waitForText(page, '2 embeds');
-      await giveFile(page, 'Bring a bundle in', bundle.path);
+      await giveFile(page, 'Bring a backup in', bundle.path);
       await waitForText(page, '4 are the same and stay');
       forget(bundle);
     }));
@@ -337,13 +337,13 @@ describe('a bundle', () => {
         [strToU8('not a zip'), 'is no zip file'],
         [zipSync({ 'else.txt': strToU8('x') }), 'There is no bundle.json'],
         [zip('{"format":"refenestra-bundle","version":99}'), 'newer Refenestra (format 99)'],
-        [zip('{"format":"refenestra-bundle","version":1,"made":"x","embeds":[]}'), 'The bundle is damaged: at made'],
+        [zip('{"format":"refenestra-bundle","version":1,"made":"x","embeds":[]}'), 'The backup is damaged: at made'],
         [bomb(), 'Unpacked, this file would take 600 MB'],
       ];
       const path = join(tmpdir(), `bundle-${process.pid}.zip`);
       for (const [bytes, words] of files) {
         writeFileSync(path, bytes);
-        await giveFile(page, 'Bring a bundle in', path);
+        await giveFile(page, 'Bring a backup in', path);
         await waitForText(page, words);
       }
       expect(await dumpStore(page)).toEqual(before);
@@ -355,7 +355,7 @@ describe('a bundle', () => {
     await press(page, 'button', 'Backup');
     const path = join(tmpdir(), `many-${process.pid}.zip`);
     writeFileSync(path, zipSync({ 'bundle.json': strToU8(JSON.stringify(manyEmbeds(4000))) }));
-    await giveFile(page, 'Bring a bundle in', path);
+    await giveFile(page, 'Bring a backup in', path);
     await press(page, 'button', 'Take 4000 in');
     await page.close();
     const again = await context.newPage();
@@ -363,7 +363,7 @@ describe('a bundle', () => {
     await until(again, () => /4000 embeds|Nothing is kept yet/.test(document.body.innerText));
     const { embeds } = await dumpStore(again);
     expect([0, 4000]).toContain(embeds!.length);
-    if (embeds!.length > 0) await waitForText(again, '4,000 embeds are in no bundle yet.');
+    if (embeds!.length > 0) await waitForText(again, '4,000 embeds are in no backup yet.');
     await context.close();
   });
 });

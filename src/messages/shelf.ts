@@ -52,10 +52,10 @@ export function sayBundleRefusal(refusal: BundleRefusal): string {
   switch (refusal.code) {
     case 'noZip':
       return t(
-        'This file is no zip file, or it is damaged. Choose a bundle that was saved here, or save it anew where it came from.',
+        'This file is no zip file, or it is damaged. Choose a backup that was saved here, or save it anew where it came from.',
       );
     case 'noBundle':
-      return t('There is no bundle.json in this zip file. Choose a bundle that was saved here.');
+      return t('There is no bundle.json in this zip file. Choose a backup that was saved here.');
     case 'tooLarge':
       return t(
         'Unpacked, this file would take {bytes} MB, and at most {most} MB are taken. Save a selection instead of everything.',
@@ -63,13 +63,13 @@ export function sayBundleRefusal(refusal: BundleRefusal): string {
       );
     case 'newer':
       return t(
-        'This bundle was saved by a newer Refenestra (format {version}). Reload this page for the newest one, then bring it in again.',
+        'This backup was saved by a newer Refenestra (format {version}). Reload this page for the newest one, then bring it in again.',
         { version: refusal.version },
       );
     case 'damaged':
-      return t('The bundle is damaged: {name} is not as it was packed. Choose another copy of it.', { name: refusal.name });
+      return t('The backup is damaged: {name} is not as it was packed. Choose another copy of it.', { name: refusal.name });
     case 'broken':
-      return t('The bundle is damaged: at {place}, {why}. Choose another copy of it.', {
+      return t('The backup is damaged: at {place}, {why}. Choose another copy of it.', {
         place: refusal.place,
         why: sayProblem(refusal.why),
       });
@@ -89,7 +89,7 @@ export const sayStorageTrouble = (full: boolean): string =>
 /** Files of a bundle that are not as they were packed, and what that means. */
 export const sayDamaged = (names: readonly string[]): string =>
   t(
-    '{all, plural, one {{names} is damaged and left out.} other {{names} are damaged and left out.}} What you tick below is whole; look for another copy of the bundle for the rest.',
+    '{all, plural, one {{names} is damaged and left out.} other {{names} are damaged and left out.}} What you tick below is whole; look for another copy of the backup for the rest.',
     {
       all: names.length,
       names:

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { isoTime, parseTime, showTime, unitTime } from './time.ts';
-import { parseColour, parseRatio, parseValue } from './values.ts';
+import { parseColour, parseRatio, parseValue, ratioBetween, ratioOf } from './values.ts';
 
 describe('times', () => {
   test.each([
@@ -49,4 +49,14 @@ test('a value that does not fit its type is none', () => {
   expect(parseValue({ type: 'length', least: 1, most: 10 }, '11')).toBeUndefined();
   expect(parseValue({ type: 'language' }, '<b>')).toBeUndefined();
   expect(parseValue({ type: 'text', longest: 3 }, 'long')).toBeUndefined();
+});
+
+test('the ratio of two lengths is in the smallest numbers, and theirs', () => {
+  expect([ratioBetween(1280, 720), ratioBetween(720, 1280), ratioBetween(2000, 10)]).toEqual(['16:9', '9:16', undefined]);
+  const length = fc.integer({ min: 100, max: 1000 });
+  fc.assert(
+    fc.property(length, length, (width, height) => {
+      expect(ratioOf(ratioBetween(width, height)!)).toBeCloseTo(width / height);
+    }),
+  );
 });

@@ -87,6 +87,13 @@ export function parseRatio(text: string): string | undefined {
   return ratio >= 0.1 && ratio <= 10 ? `${width}:${height}` : undefined;
 }
 
+/** The ratio of a width and a height, in the smallest whole numbers; none where it is too flat or too tall for one. */
+export function ratioBetween(width: number, height: number): string | undefined {
+  let [divisor, rest] = [width, height];
+  while (rest > 0) [divisor, rest] = [rest, divisor % rest];
+  return parseRatio(`${width / divisor}:${height / divisor}`);
+}
+
 /** Width divided by height. */
 export function ratioOf(ratio: string): number {
   const [width, height] = ratio.split(':');

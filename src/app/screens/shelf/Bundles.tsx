@@ -32,7 +32,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     const now = new Date();
     const packed = await bundler.ask((one) => one.save(ids, now.getTime()));
     saveFile(`refenestra-${now.toISOString().slice(0, 10)}.zip`, packed, 'application/zip');
-    setSaid(t('The bundle is saved.'));
+    setSaid(t('The backup is saved.'));
     // A store without room cannot note it, and that is when a bundle is needed most.
     if (ids === null) await noteBundle(now.getTime()).catch(() => undefined);
   };
@@ -41,7 +41,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     const file = field.files?.[0];
     if (!file) return;
     setIncoming(null);
-    setSaid(t('Looking into the bundle …'));
+    setSaid(t('Looking into the backup …'));
     const bytes = new Uint8Array(await file.arrayBuffer());
     const looked = await bundler.ask((one) => one.look(transfer(bytes, [bytes.buffer])));
     field.value = '';
@@ -61,10 +61,10 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   };
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
-    <DialogFrame title={t('Backup and bundles')} close={close} wide>
+    <DialogFrame title={t('Backup')} close={close} wide>
       <p className="quiet">
         {t(
-          'A bundle is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host cards, running orders and your own choices.',
+          'A backup is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host cards, running orders and your own choices.',
         )}{' '}
         {since &&
           (since[0] === 0
@@ -81,7 +81,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
           </Button>
         )}
         <Button component="label" role={undefined} variant="outlined">
-          {t('Bring a bundle in')}
+          {t('Bring a backup in')}
           <input
             type="file"
             accept=".zip,application/zip"
@@ -125,10 +125,10 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
   const chosen = proposed + shown.reduce((sum, step) => sum + Number(isChosen(step)) - Number(step.proposed), 0);
   const open = counts.add + counts.change;
   return (
-    <section aria-label={t('What the bundle would do')}>
+    <section aria-label={t('What the backup would do')}>
       {damaged.length > 0 && (
         <p role="alert">
-          <strong>{t('This bundle is incomplete.')}</strong> {sayDamaged(damaged)}
+          <strong>{t('This backup is incomplete.')}</strong> {sayDamaged(damaged)}
         </p>
       )}
       <p>
@@ -150,7 +150,7 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
             </label>
             <small>
               {PARTS[step.part]}, {WHAT[step.what]}
-              {step.newer !== undefined && (step.newer ? t('; the one in the bundle is newer') : t('; the one here is newer'))}
+              {step.newer !== undefined && (step.newer ? t('; the one in the backup is newer') : t('; the one here is newer'))}
             </small>
           </li>
         ))}
@@ -187,7 +187,7 @@ function Room(): ReactElement | null {
             quota: mega(room.quota),
           })
         : t(
-            '{usage} MB of {quota} MB are used. The browser may clear it when the disk gets full, so save a bundle now and then.',
+            '{usage} MB of {quota} MB are used. The browser may clear it when the disk gets full, so save a backup now and then.',
             { usage: mega(room.usage), quota: mega(room.quota) },
           )}
     </p>

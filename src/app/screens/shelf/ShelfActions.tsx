@@ -81,7 +81,7 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
           </select>
           <Button onClick={() => setOpen('block')}>{t('As one block')}</Button>
           <Button onClick={() => void play()}>{t('As a running order')}</Button>
-          <Button onClick={() => setOpen('bundle')}>{t('Save as bundle')}</Button>
+          <Button onClick={() => setOpen('bundle')}>{t('Save as backup')}</Button>
           <Button onClick={() => remove(ids)}>{t('Remove')}</Button>
         </>
       ) : (
@@ -119,7 +119,7 @@ function Reminder({ save }: { save: () => void }): ReactElement | null {
   if (changed < MUCH) return null;
   return (
     <p className="shelf-reminder" role="status">
-      {t('{count, plural, one {# embed is in no bundle yet.} other {# embeds are in no bundle yet.}}', { count: changed })}{' '}
+      {t('{count, plural, one {# embed is in no backup yet.} other {# embeds are in no backup yet.}}', { count: changed })}{' '}
       <button type="button" className="inline-remedy" onClick={save}>
         {t('Save one')}
       </button>

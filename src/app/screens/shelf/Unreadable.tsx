@@ -10,7 +10,7 @@ export function Unreadable({ rows, all }: { rows: readonly unknown[]; all: numbe
   return (
     <p className="shelf-unreadable" role="alert">
       {t(
-        '{count} of {all, plural, one {# embed} other {# embeds}} cannot be read. {count, plural, one {It is kept as it is} other {They are kept as they are}}, and in no bundle.',
+        '{count} of {all, plural, one {# embed} other {# embeds}} cannot be read. {count, plural, one {It is kept as it is} other {They are kept as they are}}, and in no backup.',
         { count: rows.length, all },
       )}{' '}
       <Button size="small" onClick={() => saveFile('refenestra-unreadable.json', JSON.stringify(rows, null, 2))}>

@@ -115,6 +115,12 @@ describe('what comes in becomes rows', () => {
   test('columns are known by their names, or by what stands in them', () => {
     const named = readTable(`Episode;Share link;Client;Begin;Caption;Colour of hope\nA;${VIDEO};x;9;c;d`);
     expect(recogniseColumns(named)).toEqual(['title', 'link', 'site', 'start', 'caption', null]);
+    expect(recogniseColumns(readTable(`Überschrift;Adresse;Beginn;Notiz\nA;${VIDEO};9;d`))).toEqual([
+      'title',
+      'link',
+      'start',
+      null,
+    ]);
     expect(recogniseColumns(readTable(`Sluice\t${VIDEO}\t1:12\t2027-01-11\nNight\t${SOUND}\t0:30\t2027-01-12`))).toEqual([
       'title',
       'link',

@@ -46,6 +46,15 @@ function findings(
 
 describe('each check finds its trouble, and its remedy ends it', () => {
   test.each([
+    ['responsive', { widthMode: 'atMost', width: 720, height: null, ratio: '16:9' }],
+    ['fixed', { widthMode: 'fixed', width: 720, height: 405 }],
+  ] as const)('a code of 1280 by 720 becomes a %s one that keeps its shape', (form, change) => {
+    const wide = `<iframe width="1280" height="720" src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d"></iframe>`;
+    const [finding] = findings(wide, { ...TITLED, widthMode: 'fixed' }, {}, { form });
+    expect(finding).toMatchObject({ code: 'tooWide', remedy: { by: 'settings', change } });
+  });
+
+  test.each([
     ['titleMissing', VIDEO, {}, 'Use “Sluice”'],
     ['autoplayUnmuted', VIDEO, { ...TITLED, autoplay: 'on' }, 'Start muted'],
     ['autoplayAudio', SOUND, { ...TITLED, autoplay: 'on' }, 'Wait for the visitor'],
