@@ -2,14 +2,18 @@ import { Button, ClickAwayListener, Paper, Popper } from '@mui/material';
 import FocusTrap from '@mui/material/Unstable_TrapFocus';
 import { useCallback, useEffect, useRef, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
+import type { Item } from '../../../core/model/item.ts';
 import type { PlanEntry } from '../../../core/model/plan.ts';
+import type { Site } from '../../../core/model/site.ts';
 import { isProposed } from '../../../core/known/hosts/card.ts';
 import { offerOf } from '../../../core/known/hosts/offers.ts';
 import { settingOf, type SettingId } from '../../../core/known/settings/list.ts';
+import { FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
+import { lacksOf } from '../../../core/steps/write/lacks.ts';
 import { sayFix } from '../../../messages/settings.ts';
 import { sayState } from '../../../messages/plan.ts';
-import { changed } from '../../state/bench.ts';
-import { selectBook, selectCard, selectEmbed } from '../../state/selectors.ts';
+import { changed, formChosen } from '../../state/bench.ts';
+import { selectBook, selectCard, selectEmbed, selectSite } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { tokenOpened } from '../../state/view.ts';
 import { AutoplayField } from './AutoplayField.tsx';
@@ -19,7 +23,7 @@ import { tokenElementId } from './Token.tsx';
 import { ValueField } from './ValueField.tsx';
 import { VALUE_FORM } from './valueFieldProps.ts';
 import { t } from '../../../messages/t.ts';
-import { helpOf, labelOf } from '../../../messages/labels.ts';
+import { formLabelOf, helpOf, labelOf } from '../../../messages/labels.ts';
 
 /** The setting whose token was opened, in place. What lies beside it can be pressed at once: the next token, or the code. */
 export function TokenEditor(): ReactElement | null {
@@ -153,6 +157,7 @@ function NotOffered({ id }: { id: SettingId }): ReactElement | null {
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
   const dispatch = useAppDispatch();
+  const able = useAppSelector((state) => ableForm(entry, selectEmbed(state)!.item, selectSite(state)));
   return (
     <div className="outcome" data-state={entry.state} role="status">
       <p>{sayState(entry)}</p>
@@ -161,6 +166,18 @@ function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
           {sayFix(entry.fix)}
         </Button>
       )}
+      {able && (
+        <Button variant="outlined" color="warning" onClick={() => dispatch(formChosen(able))}>
+          {t('Take “{form}”', { form: formLabelOf(able) })}
+        </Button>
+      )}
     </div>
   );
+}
+
+/** For what the form of code lacks: the first form that can do it, and stays whole on the site. */
+function ableForm({ setting, asked, reason }: PlanEntry, item: Item, site: Site | null): CodeFormId | undefined {
+  if (reason.code !== 'formLacks') return undefined;
+  const kept = FORMS.filter(({ id }) => !site || site.keeps.length === 0 || site.keeps.includes(id));
+  return kept.find((form) => !lacksOf(form, item)(setting, asked))?.id;
 }

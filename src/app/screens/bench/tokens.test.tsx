@@ -36,6 +36,23 @@ describe('a token', () => {
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
   });
 
+  test('that the code type cannot carry offers the one that can', async () => {
+    const store = storeWith(VIDEO);
+    const user = renderIn(
+      store,
+      <>
+        <Token id="load" />
+        <TokenEditor />
+      </>,
+    );
+    await user.click(document.getElementById('token-load')!);
+    const editor = within(screen.getByRole('dialog'));
+    await user.click(editor.getByRole('button', { name: 'On request' }));
+    await user.click(editor.getByRole('button', { name: 'Take “Cover, without script”' }));
+    expect(selectEmbed(store.getState())!.code.form).toBe('cover');
+    expect(editor.queryByRole('button', { name: /^Take “/ })).toBeNull();
+  });
+
   test('is pressed while the editor of another is open; muted autoplay is set and taken back in one press', async () => {
     const store = storeWith(VIDEO);
     const user = renderIn(
