@@ -22,7 +22,7 @@ import { ONCE, server } from './state/server.ts';
 const store = makeStore();
 startAutosave(store);
 listenForShortcuts(store);
-void store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
+const given = store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
 followOwn(store);
 followTeam(store);
 watchOpening((trouble) => store.dispatch(storageFound(trouble)));
@@ -34,7 +34,9 @@ void readLayout(store);
 workOffline();
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
-void ready.then(() => {
+/** Milliseconds for which the first sight waits for what the server gives, which is under way since the page began. */
+const SOON = 200;
+void Promise.all([ready, Promise.race([given, new Promise((done) => setTimeout(done, SOON))])]).then(() => {
   createRoot(document.querySelector('#application')!).render(
     <CacheProvider value={createCache({ key: 'pane', nonce })}>
       <Provider store={store}>

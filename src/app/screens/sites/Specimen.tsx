@@ -31,7 +31,7 @@ export const Specimen = ({ site }: { site: Site }): ReactElement => (
 /** The words of the sample, in one theme of the site. */
 function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): ReactElement {
   const { sample, space, typeface, palette } = site;
-  const accent = parseColour(palette[0]?.colour ?? '') ?? looks.text;
+  const accent = parseColour(palette[0]?.colour ?? '') ?? parseColour(looks.text) ?? '#000000';
   const { play } = pageWords(site);
   const size = Number.isFinite(typeface.size) ? typeface.size : undefined;
   return (
@@ -54,11 +54,7 @@ function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): Reac
         style={{ maxWidth: site.column, marginTop: 12 + space.above, marginBottom: 12 + space.below, borderColor: accent }}
         sx={{ display: 'grid', placeItems: 'center', aspectRatio: '16 / 9', mx: 'auto', border: '2px solid' }}
       >
-        <Box
-          component="span"
-          style={{ background: accent, color: onIt(accent, looks) }}
-          sx={{ px: 1.5, py: 0.5, fontWeight: 700 }}
-        >
+        <Box component="span" style={{ background: accent, color: onIt(accent) }} sx={{ px: 1.5, py: 0.5, fontWeight: 700 }}>
           {play}
         </Box>
       </Box>
@@ -67,11 +63,7 @@ function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): Reac
   );
 }
 
-/** Of the two colours of the page, the one that is better read on another. */
-const onIt = (accent: string, { text, ground }: Site['light']): string => {
-  const [a, b] = [parseColour(text), parseColour(ground)];
-  if (!a || !b || !parseColour(accent)) return ground;
-  return contrastOf(a, accent) > contrastOf(b, accent) ? text : ground;
-};
+/** Black or white, whichever is better read on a colour: one of them is read well on any (WCAG 2.2, 1.4.3). */
+const onIt = (colour: string): string => (contrastOf('#000000', colour) > contrastOf('#ffffff', colour) ? '#000000' : '#ffffff');
 
 const firstSentence = (text: string): string => /^.*?[.!?](?=\s|$)/s.exec(text)?.[0] ?? text;
