@@ -162,6 +162,23 @@ async function batch(): Promise<void> {
   const tasks = await watched();
   tellLongest('longest task on the screen’s thread meanwhile', tasks);
   const few = await held(page);
+  const shelved = await page.evaluate(
+    async (words: string) => {
+      const button = [...document.querySelectorAll('button')].find((one) => one.textContent === 'To the Shelf')!;
+      const from = performance.now();
+      button.click();
+      while (document.querySelector('.batch-set [role="status"]')?.textContent !== words)
+        await new Promise((done) => setTimeout(done, 20));
+      return (performance.now() - from) / 1000;
+    },
+    `${said(ROWS)} embeds are on the Shelf.`,
+  );
+  line('the same to the Shelf, a second', {
+    figure: ROWS / shelved,
+    least: 5000,
+    unit: '',
+    note: `${shelved.toFixed(1)} s in all`,
+  });
   await press(page, 'button', 'New batch');
   await giveRows(page, MANY_ROWS);
   const later = await makeRows(page, MANY_ROWS);

@@ -89,6 +89,33 @@ line('a setting changed, from the press to the next paint (95th)', {
   unit: 'ms',
   note: `half of them ${paints[CHANGES / 2]!.toFixed(1)} ms; ${all.toFixed(1)} ms of the page’s thread: ${shares({ script, style, layout, 'painting and the rest': all - script - layout - style })}`,
 });
+/** A character of the code typed by hand: from the key until what came of it has been painted. */
+await page.click('.cm-content');
+await page.evaluate(() => {
+  const times: number[] = [];
+  addEventListener(
+    'keydown',
+    ({ timeStamp }) =>
+      requestAnimationFrame(() => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = () => times.push(performance.now() - timeStamp);
+        port2.postMessage(null);
+      }),
+    true,
+  );
+  Object.assign(window, { times });
+});
+for (let i = 0; i < CHANGES; i++) {
+  await page.keyboard.press(i % 2 === 0 ? 'Space' : 'Backspace');
+  await new Promise((done) => setTimeout(done, 150));
+}
+const keys = ((await page.evaluate('times')) as number[]).sort((one, other) => one - other);
+line('a character typed in the code, from the key to the next paint (95th)', {
+  figure: keys[Math.floor(keys.length * 0.95)]!,
+  most: 20,
+  unit: 'ms',
+  note: `half of them ${keys[Math.floor(keys.length / 2)]!.toFixed(1)} ms`,
+});
 sayDisturbed();
 await browser.close();
 await server.stop();

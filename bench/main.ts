@@ -1,3 +1,5 @@
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { makeBook, type HostBook } from '../src/core/known/hosts/book.ts';
 import type { HostCard } from '../src/core/known/hosts/card.ts';
 import { compileShape } from '../src/core/known/hosts/shape.ts';
@@ -70,6 +72,13 @@ function manyCards(count: number): HostCard[] {
   return [...made, ...cards];
 }
 
+/** Bytes that are in use once everything is dropped that nobody needs. */
+function heldBytes(): number {
+  setFlagsFromString('--expose-gc');
+  (runInNewContext('gc') as () => void)();
+  return process.memoryUsage().heapUsed;
+}
+
 /** A page of a megabyte as sites have them: prose, pictures, links, and an embed now and then. */
 function bigPage(): string {
   const parts: string[] = ['<!doctype html><html lang="en"><title>A page</title><body>'];
@@ -87,9 +96,12 @@ function bigPage(): string {
 }
 
 const perLink = (ms: number): string => `${((ms * 1000) / LINKS).toFixed(2)} µs a link`;
-const crowd = manyCards(10_000);
+const CROWD = 10_000;
+const crowd = manyCards(CROWD);
 const [compiling] = fastest(3, () => void makeBook(crowd)) as [number];
+const before = heldBytes();
 const wide = makeBook(crowd);
+const perCard = (heldBytes() - before) / CROWD;
 const plain = links.map((link) => link.replace(/[?#].*$/, '')).filter((link) => bringIn(link, book)[0]!.item);
 pipeline(book, links)();
 const [bare, few, many, tidyBare, tidy] = fastest(
@@ -114,6 +126,7 @@ line('the same of links without settings', {
 });
 line('the same with 10,000 cards more in the book', { figure: many / few, most: 1.2, unit: '×', note: perLink(many) });
 line('a book of 10,000 cards compiled', { figure: compiling, most: 300, unit: 'ms' });
+line('what it holds beyond its cards, a card', { figure: perCard / 1000, most: 4, unit: 'kB' });
 
 const page = bigPage();
 const found = bringIn(page, book).length;

@@ -1,18 +1,6 @@
-import { Batch, Connect, Help, HostBook, Orders, Shelf, Sites, Sweep } from './screens/late.ts';
+import { LATE } from './screens/late.ts';
 
-/** By the first part of the address. */
-const screens = new Map<string, { load: () => Promise<unknown> }>(
-  Object.entries({
-    shelf: Shelf,
-    batch: Batch,
-    sweep: Sweep,
-    orders: Orders,
-    sites: Sites,
-    hosts: HostBook,
-    connect: Connect,
-    help: Help,
-  }),
-);
+const screens = new Map<string, { load: () => Promise<unknown> }>(Object.entries(LATE));
 
 /**
  * Once the screen that the address asks for is there, which is fetched while everything else is still being set up. What

@@ -2,7 +2,7 @@ import { Suspense, type ReactElement } from 'react';
 import { Route, Routes } from 'react-router';
 import { Layout } from './Layout.tsx';
 import { Bench } from './screens/bench/Bench.tsx';
-import { Batch, Connect, Help, HostBook, Orders, Shelf, Sites, Sweep, Teach } from './screens/late.ts';
+import { LATE } from './screens/late.ts';
 
 const shown = (screen: ReactElement): ReactElement => <Suspense fallback={null}>{screen}</Suspense>;
 
@@ -12,21 +12,21 @@ export const Screens = (): ReactElement => (
     <Route path="/" element={<Layout />}>
       <Route index element={<Bench />} />
       <Route path="bench/:id" element={<Bench />} />
-      <Route path="shelf" element={shown(<Shelf />)} />
-      <Route path="batch" element={shown(<Batch />)} />
-      <Route path="hosts" element={shown(<HostBook part="grid" />)} />
-      <Route path="hosts/teach" element={shown(<Teach />)} />
-      <Route path="hosts/libraries" element={shown(<HostBook part="libraries" />)} />
-      <Route path="hosts/:id/teach" element={shown(<Teach />)} />
-      <Route path="hosts/:id" element={shown(<HostBook part="card" />)} />
-      <Route path="hosts/:id/edit" element={shown(<HostBook part="edit" />)} />
-      <Route path="sweep" element={shown(<Sweep />)} />
-      <Route path="orders" element={shown(<Orders />)} />
-      <Route path="orders/:id" element={shown(<Orders />)} />
-      <Route path="help" element={shown(<Help />)} />
-      <Route path="connect" element={shown(<Connect />)} />
-      <Route path="sites" element={shown(<Sites />)} />
-      <Route path="sites/:id" element={shown(<Sites />)} />
+      <Route path="shelf" element={shown(<LATE.shelf />)} />
+      <Route path="batch" element={shown(<LATE.batch />)} />
+      <Route path="hosts" element={shown(<LATE.hosts part="grid" />)} />
+      <Route path="hosts/teach" element={shown(<LATE.teach />)} />
+      <Route path="hosts/libraries" element={shown(<LATE.hosts part="libraries" />)} />
+      <Route path="hosts/:id/teach" element={shown(<LATE.teach />)} />
+      <Route path="hosts/:id" element={shown(<LATE.hosts part="card" />)} />
+      <Route path="hosts/:id/edit" element={shown(<LATE.hosts part="edit" />)} />
+      <Route path="sweep" element={shown(<LATE.sweep />)} />
+      <Route path="orders" element={shown(<LATE.orders />)} />
+      <Route path="orders/:id" element={shown(<LATE.orders />)} />
+      <Route path="help" element={shown(<LATE.help />)} />
+      <Route path="connect" element={shown(<LATE.connect />)} />
+      <Route path="sites" element={shown(<LATE.sites />)} />
+      <Route path="sites/:id" element={shown(<LATE.sites />)} />
       <Route path="*" element={<Bench />} />
     </Route>
   </Routes>

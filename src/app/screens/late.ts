@@ -2,12 +2,15 @@ import { lazily } from '../ui/lazily.ts';
 import { NotLoaded } from '../ui/NotLoaded.tsx';
 import { LOAD } from './load.ts';
 
-export const HostBook = lazily(LOAD.hosts, NotLoaded);
-export const Shelf = lazily(LOAD.shelf, NotLoaded);
-export const Batch = lazily(LOAD.batch, NotLoaded);
-export const Teach = lazily(() => import('./teach/Teach.tsx').then((module) => module.Teach), NotLoaded);
-export const Sweep = lazily(LOAD.sweep, NotLoaded);
-export const Orders = lazily(LOAD.orders, NotLoaded);
-export const Connect = lazily(LOAD.connect, NotLoaded);
-export const Help = lazily(LOAD.help, NotLoaded);
-export const Sites = lazily(LOAD.sites, NotLoaded);
+/** The screens of `LOAD`, each drawn as soon as it has been loaded. */
+export const LATE = {
+  shelf: lazily(LOAD.shelf, NotLoaded),
+  batch: lazily(LOAD.batch, NotLoaded),
+  sweep: lazily(LOAD.sweep, NotLoaded),
+  orders: lazily(LOAD.orders, NotLoaded),
+  sites: lazily(LOAD.sites, NotLoaded),
+  hosts: lazily(LOAD.hosts, NotLoaded),
+  teach: lazily(LOAD.teach, NotLoaded),
+  connect: lazily(LOAD.connect, NotLoaded),
+  help: lazily(LOAD.help, NotLoaded),
+} as const satisfies Record<keyof typeof LOAD, unknown>;

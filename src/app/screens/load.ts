@@ -6,6 +6,7 @@ export const LOAD = {
   orders: () => import('./orders/Orders.tsx').then((module) => module.Orders),
   sites: () => import('./sites/Sites.tsx').then((module) => module.Sites),
   hosts: () => import('./hosts/HostBook.tsx').then((module) => module.HostBook),
+  teach: () => import('./teach/Teach.tsx').then((module) => module.Teach),
   connect: () => import('./connect/Connect.tsx').then((module) => module.Connect),
   help: () => import('./help/Help.tsx').then((module) => module.Help),
 } as const;

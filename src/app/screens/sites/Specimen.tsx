@@ -12,9 +12,10 @@ const WIDTH = 320;
 /** How a page of the site will look, with the place of an embed in it; it follows every change, right or not yet. */
 export const Specimen = ({ site }: { site: Site }): ReactElement => (
   <Box
-    component="aside"
+    component="figure"
     aria-label={t('How its pages look')}
     sx={{
+      m: 0,
       position: 'sticky',
       top: 16,
       width: WIDTH,
