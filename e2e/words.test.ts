@@ -18,7 +18,8 @@ async function ownWords(): Promise<string[]> {
   );
   const texts = new Set<string>();
   const collect = (value: unknown): void => {
-    if (typeof value === 'string') texts.add(value);
+    // A sample may show the first sentence alone.
+    if (typeof value === 'string') [value, ...value.split(/(?<=[.!?])\s+/)].forEach((text) => texts.add(text));
     else if (value !== null && typeof value === 'object')
       for (const [key, inside] of Object.entries(value)) {
         texts.add(key);

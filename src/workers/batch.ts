@@ -42,6 +42,8 @@ import {
 
 /** Reads, makes, checks and writes many rows, away from the screen's own thread, a few at a time so that it can be told to stop. */
 const AT_ONCE = 100;
+/** As many rows are looked at for those that show best what a table holds. */
+const LOOKED_AT = 50;
 /** Milliseconds between two reports on how far it is. */
 const BETWEEN = 150;
 
@@ -141,7 +143,7 @@ function newBatch(begun: BatchBegun, tell: (told: BatchTold) => void, sentences:
   const roles = begun.roles ? [...begun.roles] : recogniseColumns(table);
   const { sites, styles, site, forAll, today, id, providers } = begun;
   const { from, head, rows } = table;
-  tell({ table: { from, head, roles, sample: rows.slice(0, 3), count: rows.length } });
+  tell({ table: { from, head, roles, sample: fullest(rows), count: rows.length } });
   return {
     sentences,
     table,
@@ -162,6 +164,14 @@ function newBatch(begun: BatchBegun, tell: (told: BatchTold) => void, sentences:
     due: undefined,
   };
 }
+
+/** Of the first rows, the two in which most cells are filled: they show best what stands in the columns. */
+const fullest = (rows: Table['rows']): Table['rows'] =>
+  rows
+    .slice(0, LOOKED_AT)
+    .toSorted((one, other) => filledIn(other) - filledIn(one))
+    .slice(0, 2);
+const filledIn = (row: readonly string[]): number => row.filter((cell) => cell.trim() !== '').length;
 
 async function makeAll(batch: Batch, signal: AbortSignal): Promise<void> {
   const count = batch.table.rows.length;

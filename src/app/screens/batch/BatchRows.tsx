@@ -176,7 +176,7 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
           </tr>
         </thead>
         <tbody>
-          {sample.slice(0, SAMPLES).map((cells, row) => (
+          {sample.map((cells, row) => (
             <tr key={row}>
               {roles.map((_, i) => (
                 <td key={i} title={cells[i]}>
@@ -191,8 +191,7 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
   );
 }
 
-/** As many rows show what stands in a column, so much of each. */
-const SAMPLES = 2;
+/** So much of a cell shows what stands in its column. */
 const LONGEST_CELL = 120;
 
 const TYPES = { csv: 'text/csv', html: 'text/html', zip: 'application/zip' } as const;
