@@ -56,6 +56,15 @@ async function savedBy(person: Person, act: () => Promise<void>, name: string): 
 
 const BROWSERS: Record<string, () => Promise<People>> = { Firefox: launchFirefoxPeople, WebKit: launchWebKit };
 
+/** Whether the browser's store holds an embed. */
+const HOLDS_ONE = `new Promise((done) => {
+  const opening = indexedDB.open('refenestra');
+  opening.onsuccess = () => {
+    const counting = opening.result.transaction('embeds').objectStore('embeds').count();
+    counting.onsuccess = () => (opening.result.close(), done(counting.result > 0));
+  };
+})`;
+
 describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
   let people: People;
   beforeAll(async () => {
@@ -150,7 +159,7 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
       const link = `http://lanternreel.localhost:${own.port}/see/f3rryday?at=31s`;
       await person.goTo(`${own.address}/?take=${encodeURIComponent(link)}`);
       await codeHas(person, 'from=31');
-      await waitFor('the embed to be kept', () => person.read<boolean>(`/\\/bench\\//.test(location.pathname)`));
+      await waitFor('the embed to be kept', () => person.read<boolean>(HOLDS_ONE));
       await person.goTo(`${own.address}/shelf`);
       await sees(person, '1 embed');
       await person.press('button', 'Backup');
@@ -273,7 +282,7 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
       await person.press('button', 'on');
       await person.press('button', 'Done');
       await codeHas(person, 'hush=1');
-      await waitFor('the embed to be kept', () => person.read<boolean>(`/\\/bench\\//.test(location.pathname)`));
+      await waitFor('the embed to be kept', () => person.read<boolean>(HOLDS_ONE));
       await person.goTo(await person.read<string>('location.href'));
       await codeHas(person, 'hush=1');
     }));

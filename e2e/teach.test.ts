@@ -1,7 +1,19 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import { bringIn, choose, copyCode, openBench, type, waitForCode } from './bench.ts';
-import { find, goTo, newVisitor, paste, press, publish, until, waitForNoText, waitForText } from './driver.ts';
+import {
+  find,
+  goTo,
+  lookIntoFrames,
+  newVisitor,
+  paste,
+  press,
+  publish,
+  until,
+  waitFor,
+  waitForNoText,
+  waitForText,
+} from './driver.ts';
 import { useServerAndBrowser } from './world.ts';
 
 const world = useServerAndBrowser();
@@ -128,12 +140,16 @@ describe('a host in nobody’s book', () => {
       await (await find(page, 'textbox', 'Its value')).type('#c02040');
       await press(page, 'button', 'Find spellings');
       await press(page, 'button', 'shade=c02040');
-      const shadeOf = async (query: string): Promise<string> => {
-        const player = await page.waitForFrame((frame) => frame.url().includes('stage.quernhill') && frame.url().endsWith(query));
-        await player.waitForSelector('video');
-        return player.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--shade').trim());
-      };
-      const without = await shadeOf('/731205/');
+      const shadeOf = (query: string): Promise<string> =>
+        waitFor(`the player of ${query}`, async () => {
+          const [shade] = await lookIntoFrames(page.browserContext(), `${world.host('stage.quernhill')}/731205/${query}`, () =>
+            document.querySelector('video')
+              ? getComputedStyle(document.documentElement).getPropertyValue('--shade').trim() || 'none'
+              : null,
+          );
+          return shade;
+        });
+      const without = await shadeOf('');
       expect(await shadeOf('?shade=c02040')).toBe(without);
       await (await find(page, 'textbox', 'Another')).type('shade=%23c02040');
       await press(page, 'button', 'shade=%23c02040');
