@@ -29,12 +29,14 @@ export const Specimen = ({ site }: { site: Site }): ReactElement => (
   </Box>
 );
 
+/** A length as it is being typed may be none, or beyond all that a page can have. */
+const drawn = (length: number, most: number): number => (Number.isFinite(length) ? Math.min(length, most) : 0);
+
 /** The words of the sample, in one theme of the site. */
 function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): ReactElement {
   const { sample, space, typeface, palette } = site;
   const accent = parseColour(palette[0]?.colour ?? '') ?? parseColour(looks.text) ?? '#000000';
   const { play } = pageWords(site);
-  const size = Number.isFinite(typeface.size) ? typeface.size : undefined;
   return (
     <Box
       lang={site.language}
@@ -42,8 +44,8 @@ function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): Reac
         background: looks.ground,
         color: looks.text,
         fontFamily: typeface.family,
-        fontSize: size,
-        padding: `16px ${site.margin}px`,
+        fontSize: drawn(typeface.size, 32) || undefined,
+        padding: `16px ${drawn(site.margin, WIDTH / 4)}px`,
       }}
       sx={{ lineHeight: 1.45, overflowWrap: 'anywhere', '& p': { m: 0 } }}
     >
@@ -52,7 +54,12 @@ function SamplePage({ site, looks }: { site: Site; looks: Site['light'] }): Reac
       </Box>
       <p>{firstSentence(sample.before)}</p>
       <Box
-        style={{ maxWidth: site.column, marginTop: 12 + space.above, marginBottom: 12 + space.below, borderColor: accent }}
+        style={{
+          maxWidth: drawn(site.column, 2000) || undefined,
+          marginTop: 12 + drawn(space.above, 400),
+          marginBottom: 12 + drawn(space.below, 400),
+          borderColor: accent,
+        }}
         sx={{ display: 'grid', placeItems: 'center', aspectRatio: '16 / 9', mx: 'auto', border: '2px solid' }}
       >
         <Box component="span" style={{ background: accent, color: onIt(accent) }} sx={{ px: 1.5, py: 0.5, fontWeight: 700 }}>

@@ -21,7 +21,15 @@ test('a site that does not turn dark has one page, and a colour half typed does 
   renderIn(
     storeWith(VIDEO),
     <Specimen
-      site={{ ...site!, followsTheme: false, light: { text: '#1', ground: 'x' }, palette: [{ name: 'a', colour: '#12' }] }}
+      site={{
+        ...site!,
+        followsTheme: false,
+        margin: NaN,
+        column: NaN,
+        space: { above: NaN, below: 9_999_999 },
+        light: { text: '#1', ground: 'x' },
+        palette: [{ name: 'a', colour: '#12' }],
+      }}
     />,
   );
   expect(screen.getAllByText(site!.sample.heading)).toHaveLength(1);
