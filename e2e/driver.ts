@@ -85,18 +85,22 @@ export async function until<Args extends unknown[]>(page: Page | Frame, holds: E
 
 /**
  * What the look gives in each frame that shows another origin's page at this address, over a session of its own: of frames
- * that are attached in the same moment the driver's own can stay without a context for ever.
+ * that are attached in the same moment the driver's own can stay without a context for ever. One that goes away meanwhile
+ * gives nothing.
  */
 export async function lookIntoFrames<Seen>(context: BrowserContext, address: string, look: () => Seen): Promise<Seen[]> {
   const frames = context.targets().filter((target) => target.url() === address);
-  return Promise.all(
-    frames.map(async (target) => {
-      const session = await target.createCDPSession();
-      const { result } = await session.send('Runtime.evaluate', { expression: `(${String(look)})()`, returnByValue: true });
-      await session.detach();
-      return result.value as Seen;
-    }),
+  const seen = await Promise.all(
+    frames
+      .map(async (target) => {
+        const session = await target.createCDPSession();
+        const { result } = await session.send('Runtime.evaluate', { expression: `(${String(look)})()`, returnByValue: true });
+        await session.detach();
+        return [result.value as Seen];
+      })
+      .map((looking) => looking.catch(() => [])),
   );
+  return seen.flat();
 }
 
 /** Milliseconds that frames get to be there wholly before their page is left. */
