@@ -1,3 +1,4 @@
+import type { Metrics } from 'puppeteer-core';
 import { bringIn, choose, openBench } from '../e2e/bench.ts';
 import { launchBrowser } from '../e2e/browser.ts';
 import { find, newVisitor, startServer, waitForText } from '../e2e/driver.ts';
@@ -74,20 +75,23 @@ const paints = await page.evaluate(async (count) => {
   return measured.sort((a, b) => a - b);
 }, CHANGES);
 const after = await page.metrics();
-/** Milliseconds of the page's own thread for one change. */
-const spent = (what: 'ScriptDuration' | 'LayoutDuration' | 'RecalcStyleDuration' | 'TaskDuration'): number =>
-  ((after[what]! - before[what]!) * 1000) / CHANGES;
-const [script, layout, style, all] = [
-  spent('ScriptDuration'),
-  spent('LayoutDuration'),
-  spent('RecalcStyleDuration'),
-  spent('TaskDuration'),
-];
+/** Where the page's own thread spent its time between two looks, for one change. */
+function whereSpent(from: Metrics, to: Metrics): string {
+  const spent = (what: keyof Metrics): number => ((to[what]! - from[what]!) * 1000) / CHANGES;
+  const [script, layout, style, all] = [
+    spent('ScriptDuration'),
+    spent('LayoutDuration'),
+    spent('RecalcStyleDuration'),
+    spent('TaskDuration'),
+  ];
+  const parts = shares({ script, style, layout, 'painting and the rest': all - script - layout - style });
+  return `${all.toFixed(1)} ms of the page’s thread: ${parts}`;
+}
 line('a setting changed, from the press to the next paint (95th)', {
   figure: paints[Math.floor(CHANGES * 0.95)]!,
   most: 33,
   unit: 'ms',
-  note: `half of them ${paints[CHANGES / 2]!.toFixed(1)} ms; ${all.toFixed(1)} ms of the page’s thread: ${shares({ script, style, layout, 'painting and the rest': all - script - layout - style })}`,
+  note: `half of them ${paints[CHANGES / 2]!.toFixed(1)} ms; ${whereSpent(before, after)}`,
 });
 /** A character of the code typed by hand: from the key until what came of it has been painted. */
 await page.click('.cm-content');
@@ -105,6 +109,7 @@ await page.evaluate(() => {
   );
   Object.assign(window, { times });
 });
+const untyped = await page.metrics();
 for (let i = 0; i < CHANGES; i++) {
   await page.keyboard.press(i % 2 === 0 ? 'Space' : 'Backspace');
   await new Promise((done) => setTimeout(done, 150));
@@ -114,7 +119,7 @@ line('a character typed in the code, from the key to the next paint (95th)', {
   figure: keys[Math.floor(keys.length * 0.95)]!,
   most: 20,
   unit: 'ms',
-  note: `half of them ${keys[Math.floor(keys.length / 2)]!.toFixed(1)} ms`,
+  note: `half of them ${keys[Math.floor(keys.length / 2)]!.toFixed(1)} ms; ${whereSpent(untyped, await page.metrics())}`,
 });
 sayDisturbed();
 await browser.close();
