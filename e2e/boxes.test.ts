@@ -52,9 +52,11 @@ function look(): Seen {
     if (name === '' || element.closest('.hidden-words') || width < 4 || height < 4 || top > innerHeight) continue;
     const key = `${element.tagName.toLowerCase()} ${name.slice(0, 60)}`;
     if (key in seen.boxes) continue;
-    seen.boxes[key] = [left, top, width, height].map(Math.round) as unknown as Box;
+    // Below the window's edge a height is that of a text in the fonts of this machine.
+    const inWindow = Math.min(top + height, innerHeight) - top;
+    seen.boxes[key] = [left, top, width, inWindow].map(Math.round) as unknown as Box;
     if (left < -1 || left + width > innerWidth + 1) seen.cut.push(key);
-    const [x, y] = [left + width / 2, top + Math.min(height, innerHeight - top) / 2];
+    const [x, y] = [left + width / 2, top + inWindow / 2];
     const above = document.elementFromPoint(x, y);
     let inSight = y > 0;
     for (let around = element.parentElement; around; around = around.parentElement) {

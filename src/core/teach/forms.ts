@@ -225,3 +225,30 @@ export const keyOf = (pattern: Solved['link']): string =>
   JSON.stringify(
     [...pattern].map(([place, parts]) => [place, parts.map((part) => (part === null ? 0 : typeof part === 'string' ? part : 1))]),
   );
+
+/**
+ * What one way of making a frame shows to be the host's own text, no other way takes from its links: a word that all
+ * links of one form have, and that frames have too where the link does not, names no item.
+ */
+export function withFixedOfOthers(all: readonly Solved[]): Solved[] {
+  return all.map((one) => {
+    const others = all.filter((other) => other !== one && sameNames(other.frame, one.frame));
+    const fixed = new Set<Part | null>(
+      [...one.frame].flatMap(([place, parts]) => {
+        const text = parts.length === 1 ? sameIn(parts[0]!) : null;
+        return text !== null && others.some(({ frame }) => isText(frame.get(place)!, text)) ? parts : [];
+      }),
+    );
+    const said = <Held extends Part | null>(parts: ReadonlyMap<string, readonly Held[]>): Map<string, (Held | string)[]> =>
+      new Map([...parts].map(([place, held]) => [place, held.map((part) => (part && fixed.has(part) ? sameIn(part)! : part))]));
+    return fixed.size === 0 ? one : { ...one, frame: said(one.frame), link: said(one.link) };
+  });
+}
+
+const sameNames = (a: Solved['frame'], b: Solved['frame']): boolean => [...a.keys()].join() === [...b.keys()].join();
+
+const isText = (parts: readonly Part[], text: string): boolean => parts.length === 1 && parts[0] === text;
+
+/** The text of a piece that is the same in all links. */
+const sameIn = (part: Part): string | null =>
+  typeof part !== 'string' && part.texts.every((text) => text === part.texts[0]) ? part.texts[0]! : null;

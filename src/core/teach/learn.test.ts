@@ -8,6 +8,7 @@ import type { SettingValue } from '../model/values.ts';
 import type { Example } from './examples.ts';
 import { learn, type Learnt } from './learn.ts';
 import { observe, type Unexplained } from './observe.ts';
+import { itemOf } from './plain.ts';
 import { frameOf, madeOf, meant, reproduces, type Made } from './reproduce.ts';
 import { expect, describe, test } from 'vitest';
 
@@ -135,6 +136,8 @@ describe('learning a host', () => {
         if (!everyLink) return;
         const item = host.item();
         const link = host.link(item);
+        // A parameter that no example had is told as not known, and kept: the card claims nothing of it.
+        if (itemOf(link, bookOf(learnt))!.unknown.length > 0) return;
         expect(isRight(madeOf(link, {}, bookOf(learnt)), truthOf(host, item)), `${host.about} ${link}`).toBe(true);
         for (const { id, value } of host.settings) {
           const said = value();

@@ -10,7 +10,7 @@ import { addressDifferences, attributeDifferences, type Difference } from './dif
 import { draftTargets, isSayable, type Draft, type DraftTarget } from './draft.ts';
 import { sightsOf, unpack, type Evidence } from './evidence.ts';
 import type { Example } from './examples.ts';
-import { solve, type Pair, type Solved } from './forms.ts';
+import { solve, withFixedOfOthers, type Pair, type Solved } from './forms.ts';
 import { codedIn, observe, type Observation, type Seen, type Unexplained } from './observe.ts';
 import { alike, framesAlone, ofOneHost, pairUp } from './pair.ts';
 import { setOpenApart, type Open } from './open.ts';
@@ -116,7 +116,7 @@ function understand(pairs: readonly Pair[], observations: readonly Observation[]
   const tries = [pairs, ...(['path', 'whole'] as const).map((part) => framesAlone(observations, part))];
   for (const some of tries) {
     const apart = setOpenApart(some);
-    const solved = alike(apart.pairs).flatMap((group) => solve(group));
+    const solved = withFixedOfOthers(alike(apart.pairs).flatMap((group) => solve(group)));
     const targets = draftTargets(solved).filter(isSayable);
     if (targets.length > 0) return { ...apart, solved, targets, inner: some !== pairs && pairs.length > 0 };
   }

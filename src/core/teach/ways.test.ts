@@ -146,6 +146,19 @@ describe('ways of hosts', () => {
       [[`${see}/n3w`, { panels: 'topics,people' }, `${play}/n3w?show=topics&show=people`]],
     ],
     [
+      'a word that one form of link has and another has not',
+      [
+        ['https://media.example/scan/k1a', `${play}/scan/k1a`],
+        ['https://media.example/scan/z9b', `${play}/scan/z9b`],
+        ['https://me.example/k1a', `${play}/scan/k1a`],
+        ['https://me.example/z9b', `${play}/scan/z9b`],
+      ],
+      [
+        ['https://media.example/scan/n3w', {}, `${play}/scan/n3w`],
+        ['https://me.example/n3w', {}, `${play}/scan/n3w`],
+      ],
+    ],
+    [
       'an inner number that no link holds: the frames stand for themselves',
       [
         ['https://media.example/?e=aaaa-1', `${play}/x/9911`],
@@ -174,6 +187,19 @@ describe('ways of hosts', () => {
     expect(used).toMatchObject(names.map((name) => ({ name })));
     for (const id of ['mute', 'autoplay', 'loop'])
       expect(facts).not.toContainEqual(expect.objectContaining({ at: `/settings/${id}`, certainty: 'certain' }));
+  });
+
+  test('links of two forms that make one frame are of one target', () => {
+    const { card } = learn(
+      examplesFor([
+        ['https://media.example/#/scan/k1a', `${play}/scan/k1a`],
+        ['https://media.example/#/scan/z9b', `${play}/scan/z9b`],
+        ['https://me.example/k1a', `${play}/scan/k1a`],
+        ['https://me.example/z9b', `${play}/scan/z9b`],
+      ]),
+      { today },
+    );
+    expect(Object.values(card!.targets)).toMatchObject([{ id: ['id'], frame: `${play}/scan/{id}` }]);
   });
 
   test('two things of which nothing tells which is which are left open', () => {
