@@ -57,7 +57,7 @@ describe('a cover', () => {
       await waitForText(page, 'The wheel in forty seconds');
       await page.select('.code-head select', 'cover');
       await openToken(page, 'a plain cover', 'Cover picture');
-      const field = (await page.waitForSelector('input[aria-label="Picture file"]'))!;
+      const field = (await page.waitForSelector('.cover-field input[type="file"]'))!;
       await (field as never as { uploadFile: (path: string) => Promise<void> }).uploadFile('demo/covers/k7wq2m9d.webp');
       const focus = await find(page, 'slider', 'What matters in the picture');
       await focus.focus();
@@ -82,7 +82,7 @@ describe('a cover', () => {
     await waitForText(page, 'Opening the sluice');
     await page.select('.code-head select', 'cover');
     await openToken(page, 'a plain cover', 'Cover picture');
-    const field = (await page.waitForSelector('input[aria-label="Picture file"]'))!;
+    const field = (await page.waitForSelector('.cover-field input[type="file"]'))!;
     await (field as never as { uploadFile: (path: string) => Promise<void> }).uploadFile('package.json');
     await waitForText(page, 'This could not be read as a picture');
     await context.close();

@@ -51,11 +51,12 @@ describe('Sites', () => {
   test('what is wrong is told at its place, and cannot be kept', () =>
     visit('/sites/ferry', async (page) => {
       await waitForText(page, 'What its editor keeps');
-      await set(page, 'textbox', 'Value of colour 1', 'red');
-      await waitForText(page, 'a colour is written #rrggbb');
-      await waitForText(page, 'Not kept: something is not right yet');
-      await set(page, 'textbox', 'Value of colour 1', '#f4f0e8');
+      await set(page, 'textbox', 'Value of colour 1', 'reed');
+      await waitForText(page, 'a colour, such as #1f5f4f');
+      await set(page, 'textbox', 'Value of colour 1', 'rgb(244 240 232)');
       await waitForText(page, 'under 3');
+      await set(page, 'textbox', 'Address of its pages', 'nowhere');
+      await waitForText(page, 'Not kept: something is not right yet');
     }));
 
   test('a site is learnt from a saved page and its style sheet, of which nothing runs or is loaded', () =>

@@ -7,6 +7,7 @@ import { itemOf } from '../../core/teach/plain.ts';
 import { arrowStep, useDrag } from '../ui/useDrag.ts';
 import { Taken } from './Taken.tsx';
 import { t } from '../../messages/t.ts';
+import { ChoiceField } from '../fields/ChoiceField.tsx';
 
 interface Props {
   card: HostCard;
@@ -102,14 +103,16 @@ const Fixed = ({ text, is, judge }: FixedProps): ReactElement => (
 
 function Judged({ text, is, judge }: { text: string; is: PartIs; judge: (is: SaidPart['is']) => void }): ReactElement {
   return (
-    <select
-      aria-label={t('What “{text}” is', { text })}
+    <ChoiceField
+      label={t('What “{text}” is', { text })}
+      labelled="hidden"
       value={is}
-      onChange={({ target }) => judge(target.value as SaidPart['is'])}
-    >
-      <option value="same">{PART_WORDS.same}</option>
-      <option value="any">{PART_WORDS.any}</option>
-    </select>
+      options={[
+        ['same', PART_WORDS.same],
+        ['any', PART_WORDS.any],
+      ]}
+      set={(next) => next !== 'item' && judge(next)}
+    />
   );
 }
 

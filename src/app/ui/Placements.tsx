@@ -4,6 +4,7 @@ import { useState, type ReactElement, type SyntheticEvent } from 'react';
 import type { Placement } from '../../core/model/placement.ts';
 import { pageAddressOf, placedAlso } from '../../core/model/placing.ts';
 import { showDay, t } from '../../messages/t.ts';
+import { WordsField } from '../fields/WordsField.tsx';
 
 interface Props {
   placed: readonly Placement[];
@@ -40,12 +41,13 @@ export function Placements({ placed, set }: Props): ReactElement {
         ))}
       </ul>
       <form onSubmit={add} className="detail-add">
-        <input
-          aria-label={t('Address of a page')}
+        <WordsField
+          label={t('Address of a page')}
+          labelled="hidden"
           placeholder="https://…"
           value={address}
-          aria-invalid={wrong}
-          onChange={(event) => setAddress(event.target.value)}
+          wrong={wrong ? '' : undefined}
+          set={setAddress}
         />
         <Button type="submit" variant="outlined">
           {t('Add this page')}

@@ -6,6 +6,8 @@ import type { SettingId } from '../../core/known/settings/list.ts';
 import { sayOption, sayWrongValue } from '../../messages/settings.ts';
 import { t } from '../../messages/t.ts';
 import { labelOf } from '../../messages/labels.ts';
+import { ChoiceField } from '../fields/ChoiceField.tsx';
+import { WordsField } from '../fields/WordsField.tsx';
 
 interface Props {
   possible: readonly Setting<SettingId>[];
@@ -26,23 +28,29 @@ export function SettingPick({ possible, words, take }: Props): ReactElement {
   const wrong = written.trim() !== '' && value === undefined;
   return (
     <>
-      <select aria-label={t('Which setting')} value={setting.id} onChange={(event) => setId(event.target.value as SettingId)}>
-        {possible.map((one) => (
-          <option key={one.id} value={one.id}>
-            {labelOf(one.id)}
-          </option>
-        ))}
-      </select>
+      <ChoiceField
+        label={t('Which setting')}
+        labelled="hidden"
+        value={setting.id}
+        options={possible.map((one) => [one.id, labelOf(one.id)])}
+        set={setId}
+      />
       {options ? (
-        <select aria-label={t('Its value')} value={written} onChange={(event) => setText(event.target.value)}>
-          {options.map((option) => (
-            <option key={option} value={option}>
-              {sayOption(setting.id, option)}
-            </option>
-          ))}
-        </select>
+        <ChoiceField
+          label={t('Its value')}
+          labelled="hidden"
+          value={written}
+          options={options.map((option) => [option, sayOption(setting.id, option)])}
+          set={setText}
+        />
       ) : (
-        <input aria-label={t('Its value')} value={text} aria-invalid={wrong} onChange={(event) => setText(event.target.value)} />
+        <WordsField
+          label={t('Its value')}
+          labelled="hidden"
+          value={text}
+          wrong={wrong ? sayWrongValue(setting.id, written) : undefined}
+          set={setText}
+        />
       )}
       <Button
         variant="outlined"
@@ -54,7 +62,6 @@ export function SettingPick({ possible, words, take }: Props): ReactElement {
       >
         {words}
       </Button>
-      {wrong && <small className="wrong">{sayWrongValue(setting.id, written)}</small>}
     </>
   );
 }

@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { selectSites } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { t } from '../../messages/t.ts';
+import { ChoiceField } from '../fields/ChoiceField.tsx';
 
 interface Props {
   /** Id of the chosen site; the first one where it is empty. */
@@ -13,15 +14,11 @@ interface Props {
 export function SitePick({ site, choose }: Props): ReactElement {
   const sites = useAppSelector(selectSites);
   return (
-    <label>
-      {t('For the site')}{' '}
-      <select value={site || sites[0]?.id} onChange={({ target }) => choose(target.value)}>
-        {sites.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <ChoiceField
+      label={t('For the site')}
+      value={site || (sites[0]?.id ?? '')}
+      options={sites.map(({ id, name }) => [id, name])}
+      set={choose}
+    />
   );
 }

@@ -22,10 +22,3 @@ export async function readText(file: File): Promise<NamedText> {
   const { text, encoding, guessed } = textOf(new Uint8Array(await file.arrayBuffer()));
   return { name: file.name, text, ...(guessed && { guessed: encoding }) };
 }
-
-/** The texts of the chosen files; the field is empty again afterwards, so that the same file can be chosen anew. */
-export async function readFiles(field: HTMLInputElement): Promise<NamedText[]> {
-  const files = await Promise.all([...(field.files ?? [])].map(readText));
-  field.value = '';
-  return files;
-}

@@ -39,3 +39,9 @@ export const BatchSign = (): ReactElement => draw('M2.5 5h6 M2.5 10h6 M2.5 15h6 
 /** Panes in rows, one of them put right. */
 export const SweepSign = (): ReactElement =>
   draw('M3 3h4v4H3z M13 3h4v4h-4z M3 13h4v4H3z M13 13h4v4h-4z M8.5 10h3 M10 8.5v3', 'M8 3h4v4H8z');
+/** A pane without anything in it. */
+export const UntickedSign = (): ReactElement => draw('M3 3h14v14H3z');
+/** A pane with its stroke across. */
+export const TickSign = (): ReactElement => draw('M3 3h14v14H3z M6.2 10.4l2.7 2.8 5-6.2');
+/** What opens downwards. */
+export const OpensSign = (): ReactElement => draw('M6.5 8.5l3.5 3.5 3.5-3.5');

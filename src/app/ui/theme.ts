@@ -83,6 +83,8 @@ export function makeTheme(name: ThemeName): Theme {
       MuiPopover: { defaultProps: AT_ONCE, styleOverrides: { paper: plainSheet(c.line) } },
       MuiDialog: { defaultProps: AT_ONCE, styleOverrides: { paper: plainSheet(c.line) } },
       MuiTooltip: { styleOverrides: { tooltip: { background: c.ink, color: c.pane, fontSize: 12 } } },
+      MuiCheckbox: { styleOverrides: { root: { padding: 2, color: c.ink } } },
+      MuiFormControlLabel: { styleOverrides: { root: { margin: 0 } } },
       MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.line } } },
     },
   });

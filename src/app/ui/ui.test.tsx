@@ -8,9 +8,7 @@ import { noticed, shortcutsShown, storageFound } from '../state/view.ts';
 import { renderIn, storeWith, SOUND, VIDEO } from '../testing/render.tsx';
 import { SETTINGS } from '../../core/known/settings/list.ts';
 import { Banner } from './Banner.tsx';
-import { Choice } from './Choice.tsx';
 import { DialogFrame } from './DialogFrame.tsx';
-import { FileButton } from './FileButton.tsx';
 import { Navigation } from './Navigation.tsx';
 import { SettingPick } from './SettingPick.tsx';
 import { Shortcuts } from './Shortcuts.tsx';
@@ -113,14 +111,6 @@ test('a dialog is named by its title, and left by Close and by Escape', async ()
   expect(close).toHaveBeenCalledTimes(2);
 });
 
-test('a choice shows words and gives what they stand for', async () => {
-  const change = vi.fn();
-  const words = { near: 'when somebody comes near', all: 'with the page' };
-  const user = renderIn(storeWith(VIDEO), <Choice label="Load" value="near" words={words} change={change} />);
-  await user.selectOptions(screen.getByRole('combobox', { name: /Load/ }), 'with the page');
-  expect(change).toHaveBeenCalledExactlyOnceWith('all');
-});
-
 describe('a setting picked away from the Bench', () => {
   test('the first option holds until another is chosen; a typed value that is none is told', async () => {
     const take = vi.fn();
@@ -138,14 +128,4 @@ describe('a setting picked away from the Bench', () => {
     await press();
     expect(take).toHaveBeenLastCalledWith('start', 42);
   });
-});
-
-test('a file button gives the texts of what was chosen, and takes the same file again', async () => {
-  const give = vi.fn();
-  const user = renderIn(storeWith(VIDEO), <FileButton words="Bring a file in" accept=".csv" give={give} />);
-  const field = document.querySelector<HTMLInputElement>('input[type="file"]')!;
-  const file = new File(['a,b'], 'list.csv', { type: 'text/csv' });
-  await user.upload(field, file);
-  await waitFor(() => expect(give).toHaveBeenCalledExactlyOnceWith([{ name: 'list.csv', text: 'a,b' }]));
-  expect(field.value).toBe('');
 });

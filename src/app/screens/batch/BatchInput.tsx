@@ -3,10 +3,12 @@ import { useMemo, type ClipboardEvent, type DragEvent, type ReactElement } from 
 import { selectGiven } from '../../state/answers.ts';
 import type { KeptBatch } from '../../batch/run.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import { SitePick } from '../../ui/SitePick.tsx';
 import { readText, type NamedText } from '../../ui/files.ts';
 import { showNumber, t } from '../../../messages/t.ts';
+import { Tick } from '../../fields/Tick.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   batch: KeptBatch;
@@ -47,24 +49,24 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
   return (
     <div className="batch batch-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1>{t('Batch')}</h1>
-      <label className="batch-text">
-        <span id="batch-words">
-          {t('Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed')}
-          {batch.name && <small> · {batch.name}</small>}
-          {long && <small>{t(' · {lines} lines, of which the first stand here', { lines: showNumber(lines) })}</small>}
-        </span>
-        <textarea
-          aria-labelledby="batch-words"
-          value={long ? batch.text.slice(0, BEGINNING) : batch.text}
-          readOnly={long}
-          placeholder={example(link)}
-          spellCheck={false}
-          onPaste={onPaste}
-          onChange={(event) => take(event.target.value)}
-        />
-      </label>
+      <WordsField
+        label={
+          <>
+            {t('Paste or drop links, a text with links in it, CSV, cells of a spreadsheet, or a feed')}
+            {batch.name && <small> · {batch.name}</small>}
+            {long && <small>{t(' · {lines} lines, of which the first stand here', { lines: showNumber(lines) })}</small>}
+          </>
+        }
+        labelled="above"
+        className="batch-text"
+        lines={12}
+        placeholder={example(link)}
+        value={long ? batch.text.slice(0, BEGINNING) : batch.text}
+        set={take}
+        control={{ readOnly: long, onPaste }}
+      />
       <div className="batch-ways">
-        <FileButton
+        <TextFileButton
           words={t('Open a file')}
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"
           give={([file]) => take(file!.text, nameOf(file!))}
@@ -72,10 +74,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         {long && <Button onClick={() => take('')}>{t('Empty the field')}</Button>}
         {batch.text === '' && <Button onClick={() => take(example(link))}>{t('Try an example')}</Button>}
         <SitePick site={batch.site} choose={(site) => change({ site })} />
-        <label className="tick">
-          <input type="checkbox" checked={batch.asks} onChange={(event) => change({ asks: event.target.checked })} />
-          {t('Ask the hosts for titles, shapes and covers')}
-        </label>
+        <Tick label={t('Ask the hosts for titles, shapes and covers')} on={batch.asks} set={(asks) => change({ asks })} />
         <Button variant="contained" disabled={!ready || batch.text.trim() === ''} onClick={() => begin()}>
           {t('Make the codes')}
         </Button>

@@ -10,6 +10,7 @@ import { saveFile } from '../../ui/files.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { RowList } from './RowList.tsx';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 interface Props {
   run: BatchRun;
@@ -153,24 +154,15 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
           <tr>
             {roles.map((role, i) => (
               <th key={i} scope="col">
-                <label>
-                  <span>{nameOf(i)}</span>
-                  <select
-                    value={role ?? ''}
-                    disabled={running}
-                    data-set={role !== null}
-                    onChange={(event) =>
-                      assign(roles.map((one, at) => (at === i ? ((event.target.value || null) as Role | null) : one)))
-                    }
-                  >
-                    <option value="">{t('not used')}</option>
-                    {all.map((one) => (
-                      <option key={one} value={one}>
-                        {sayRole(one)}
-                      </option>
-                    ))}
-                  </select>
-                </label>
+                <ChoiceField
+                  label={nameOf(i)}
+                  labelled="above"
+                  narrows={role !== null}
+                  disabled={running}
+                  value={role ?? ''}
+                  options={[['', t('not used')], ...all.map((one) => [one, sayRole(one)] as const)]}
+                  set={(one) => assign(roles.map((before, at) => (at === i ? one || null : before)))}
+                />
               </th>
             ))}
           </tr>

@@ -10,6 +10,7 @@ import { selectCards } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { findEmbed } from '../../storage/embeds.ts';
 import { t } from '../../../messages/t.ts';
+import { TickBox } from '../../fields/Tick.tsx';
 
 interface Props {
   run: BatchRun;
@@ -90,12 +91,7 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
   const words = told[0] ?? code;
   return (
     <>
-      <input
-        type="checkbox"
-        aria-label={t('Choose row {row}', { row: row + 1 })}
-        checked={chosen}
-        onChange={(event) => choose(row, event.target.checked)}
-      />
+      <TickBox name={t('Choose row {row}', { row: row + 1 })} on={chosen} set={(on) => choose(row, on)} />
       <span className="number">{row + 1}</span>
       <span className="batch-state">{ROW_STATES[state]}</span>
       <span className="batch-title">

@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt } from '../../state/view.ts';
 import { useTextEdit } from './useTextEdit.ts';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 /** The pasted text taken apart, each part with its meaning. */
 export function AnatomyStrip(): ReactElement {
@@ -107,15 +108,16 @@ function CandidateChoice(): ReactElement | null {
   const recognised = useAppSelector(selectRecognised);
   if (found.length < 2) return null;
   return (
-    <label className="candidates">
-      {t('{count} found, working on', { count: found.length })}
-      <select value={found.indexOf(recognised)} onChange={(event) => dispatch(chosen(Number(event.target.value)))}>
-        {found.map(({ candidate, item }, i) => (
-          <option key={i} value={i} disabled={!item}>
-            {i + 1}: {shorten(item?.id ?? candidate.address ?? candidate.source)}
-          </option>
-        ))}
-      </select>
-    </label>
+    <ChoiceField
+      label={t('{count} found, working on', { count: found.length })}
+      className="candidates"
+      value={String(found.indexOf(recognised))}
+      options={found.map(({ candidate, item }, i) => [
+        String(i),
+        `${i + 1}: ${shorten(item?.id ?? candidate.address ?? candidate.source)}`,
+        !item,
+      ])}
+      set={(at) => dispatch(chosen(Number(at)))}
+    />
   );
 }

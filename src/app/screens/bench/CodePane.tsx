@@ -20,6 +20,7 @@ import { linesOf } from './codeLines.ts';
 import { troublesOf } from './codeTroubles.ts';
 import { t } from '../../../messages/t.ts';
 import { formLabelOf } from '../../../messages/labels.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 // The code is there at once, as text; the editor comes as soon as somebody does anything.
 const CodeEditor = lazily(() => whenUsed().then(() => import('./CodeEditor.tsx').then((module) => module.CodeEditor)), PlainCode);
@@ -137,17 +138,15 @@ function FormChoice(): ReactElement {
     else dispatch(codeKept(code ?? (alone ? text : text.slice(...candidate.range))));
   };
   return (
-    <label>
-      {t('Code type')}{' '}
-      <select value={form} onChange={(event) => choose(event.target.value)}>
-        {FORMS.map(({ id }) => (
-          <option key={id} value={id}>
-            {formLabelOf(id)}
-          </option>
-        ))}
-        {keepable && <option value={AS_IT_STANDS}>{code === null ? t('As it was pasted') : t('Your own code')}</option>}
-      </select>
-    </label>
+    <ChoiceField
+      label={t('Code type')}
+      value={form}
+      options={[
+        ...FORMS.map(({ id }) => [id, formLabelOf(id)] as const),
+        ...(keepable ? [[AS_IT_STANDS, code === null ? t('As it was pasted') : t('Your own code')] as const] : []),
+      ]}
+      set={choose}
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 import './cover.css';
 import { Button } from '@mui/material';
-import { useEffect, useRef, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
 import { openWorker } from '../../askWorker.ts';
 import type { CoverMade, CoverMaker, CoverWanted } from '../../../workers/messages.ts';
@@ -11,6 +11,8 @@ import { loadPicture } from '../../state/server.ts';
 import { TextValueField } from './TextValueField.tsx';
 import { VALUE_FORM, type ValueFieldProps } from './valueFieldProps.ts';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { FileButton } from '../../fields/FileButton.tsx';
 
 /** Bytes of a cover within the code; more makes the code unwieldy. */
 const MOST = 120_000;
@@ -34,17 +36,15 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
       .then(readPicture)
       .then(setPicture, () => setTrouble(t('This could not be read as a picture. Choose a JPEG, PNG or WebP file.')));
   };
-  const choose = (event: ChangeEvent<HTMLInputElement>): void => {
-    const file = event.currentTarget.files?.[0];
-    if (file) take(Promise.resolve(file));
-  };
   return (
     <div className="cover-field">
       <div className="cover-sources">
-        <Button component="label" variant="outlined">
-          {t('Choose a picture file')}
-          <input type="file" accept="image/*" className="hidden-words" aria-label={t('Picture file')} onChange={choose} />
-        </Button>
+        <FileButton
+          words={t('Choose a picture file')}
+          accept="image/*"
+          variant="outlined"
+          give={([file]) => take(Promise.resolve(file!))}
+        />
         {cover && (
           <Button variant="outlined" onClick={() => take(loadPicture(cover))}>
             {t('Take the host’s picture')}
@@ -149,23 +149,21 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
         <i className="cropper-focus" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
       </div>
       <p className="cover-choices">
-        <label>
-          {t('For')}{' '}
-          <select value={density} onChange={(event) => setDensity(Number(event.target.value))}>
-            {DENSITIES.map((each) => (
-              <option key={each} value={each}>
-                {each === 1 ? t('ordinary screens') : t('high-resolution screens')}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          {t('Encoded as')}{' '}
-          <select value={type} onChange={(event) => setType(event.target.value as CoverWanted['type'])}>
-            <option value="image/webp">{t('WebP')}</option>
-            <option value="image/jpeg">{t('JPEG')}</option>
-          </select>
-        </label>
+        <ChoiceField
+          label={t('For')}
+          value={String(density)}
+          options={DENSITIES.map((each) => [String(each), each === 1 ? t('ordinary screens') : t('high-resolution screens')])}
+          set={(each) => setDensity(Number(each))}
+        />
+        <ChoiceField
+          label={t('Encoded as')}
+          value={type}
+          options={[
+            ['image/webp', t('WebP')],
+            ['image/jpeg', t('JPEG')],
+          ]}
+          set={setType}
+        />
       </p>
       <p className="cover-weight" role="status">
         {t('{width} × {height} px, {made}', {

@@ -6,9 +6,7 @@ import { selectSite, selectWork } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { t } from '../../../messages/t.ts';
-
-/** The last day that is written with ten signs (RFC 3339, section 5.6). */
-const LAST = '9999-12-31';
+import { DateField } from '../../fields/DateField.tsx';
 
 /** When the item, and the page with it, come out; until then a cover can say so. */
 export function Dates({ close }: { close: () => void }): ReactElement {
@@ -38,24 +36,8 @@ export function Dates({ close }: { close: () => void }): ReactElement {
         </Button>
       }
     >
-      <label>
-        {t('The public may see the item from')}
-        <input
-          type="date"
-          value={out ?? ''}
-          max={LAST}
-          onChange={(event) => event.target.validity.valid && set({ out: event.target.value })}
-        />
-      </label>
-      <label>
-        {t('The page goes out on')}
-        <input
-          type="date"
-          value={pageOut ?? ''}
-          max={LAST}
-          onChange={(event) => event.target.validity.valid && set({ pageOut: event.target.value })}
-        />
-      </label>
+      <DateField label={t('The public may see the item from')} value={out ?? ''} set={(day) => set({ out: day })} />
+      <DateField label={t('The page goes out on')} value={pageOut ?? ''} set={(day) => set({ pageOut: day })} />
       <p className="quiet">
         {out === null
           ? t('Leave the first empty where the item can be seen already.')

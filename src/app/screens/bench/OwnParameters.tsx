@@ -1,5 +1,5 @@
 import './ownParameters.css';
-import { Suspense, type ReactElement } from 'react';
+import { Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { replaceParameter } from '../../../core/live/replaceParameter.ts';
 import type { Item, Parameter } from '../../../core/model/item.ts';
@@ -8,6 +8,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { useTextEdit } from './useTextEdit.ts';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** Only who meets a host that nobody knows has need of it. */
 const WhatItDoes = lazily(
@@ -57,20 +58,21 @@ export function OwnParameters({ item }: { item: Item }): ReactElement {
 
 function OwnParameter({ parameter, item, asks }: { parameter: Parameter; item: Item; asks: boolean }): ReactElement {
   const { edit, range } = useTextEdit();
+  const [typed, setTyped] = useState(parameter.value);
   return (
     <li>
-      <label>
-        {parameter.name}
-        <input
-          defaultValue={parameter.value}
-          key={parameter.value}
-          readOnly={!range}
-          onBlur={({ target: { value } }) => {
-            if (range && value !== parameter.value) edit((text) => replaceParameter(text, range, parameter, value));
-          }}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        />
-      </label>
+      <WordsField
+        label={parameter.name}
+        value={typed}
+        set={setTyped}
+        control={{
+          readOnly: !range,
+          onBlur: () => {
+            if (range && typed !== parameter.value) edit((text) => replaceParameter(text, range, parameter, typed));
+          },
+          onKeyDown: ({ key, currentTarget }) => key === 'Enter' && currentTarget.blur(),
+        }}
+      />
       <Suspense fallback={null}>{asks && <WhatItDoes parameter={parameter} item={item} />}</Suspense>
     </li>
   );

@@ -11,11 +11,12 @@ import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
 import { savePastedBack } from '../../storage/embeds.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import { Losses } from '../../ui/Losses.tsx';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { t } from '../../../messages/t.ts';
 import { formLabelOf } from '../../../messages/labels.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** What the site made of the code that it was given, and the form of code that would survive there. */
 export function PasteBack({ close }: { close: () => void }): ReactElement {
@@ -47,17 +48,14 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
         )
       }
     >
-      <label>
-        <span id="back-words">{t('Paste the source of the published page, or of the part with the embed')}</span>
-        <textarea
-          aria-labelledby="back-words"
-          rows={7}
-          value={back}
-          spellCheck={false}
-          onChange={(event) => setBack(event.target.value)}
-        />
-      </label>
-      <FileButton words={t('Open a saved page')} accept=".html,.htm,text/html" give={([file]) => setBack(file!.text)} />
+      <WordsField
+        label={t('Paste the source of the published page, or of the part with the embed')}
+        labelled="above"
+        lines={7}
+        value={back}
+        set={setBack}
+      />
+      <TextFileButton words={t('Open a saved page')} accept=".html,.htm,text/html" give={([file]) => setBack(file!.text)} />
       <div role="status">{back.trim() !== '' && <Outcome losses={compareBack(given, back)} given={given} close={close} />}</div>
     </DialogFrame>
   );

@@ -1,3 +1,4 @@
+import { InputBase } from '@mui/material';
 import { Suspense, useEffect, useMemo, useRef, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { playerOf } from '../../../core/teach/pagePlayer.ts';
@@ -9,6 +10,7 @@ import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, sele
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { showNumber, t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 /** More than this is not laid into a field; it is told by its length. */
 const SHOWN = 20_000;
@@ -22,6 +24,14 @@ const FindByName = lazily(
 const isName = (text: string, refusal: string | undefined): boolean =>
   refusal === 'nothingFound' && /^\s*[^\n<>{}[\]]{2,100}\s*$/.test(text) && /\p{L}{2}/u.test(text);
 
+const PASTE_FIELD = {
+  rows: 1,
+  wrap: 'off',
+  spellCheck: false,
+  'data-paste-line': true,
+  'aria-describedby': 'paste-answer',
+} as const;
+
 export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   const dispatch = useAppDispatch();
   const field = useRef<HTMLTextAreaElement>(null);
@@ -33,8 +43,8 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   }, [id, opened]);
   const { refusal } = useAppSelector(selectRecognised);
   const named = isName(text, refusal?.code);
-  const onPaste = (event: ClipboardEvent<HTMLTextAreaElement>): void => {
-    const { selectionStart, selectionEnd, value } = event.currentTarget;
+  const onPaste = (event: ClipboardEvent): void => {
+    const { selectionStart, selectionEnd, value } = field.current!;
     const whole = value === '' || (selectionStart === 0 && selectionEnd === value.length) || value.length !== text.length;
     const pasted = event.clipboardData.getData('text/plain');
     if (!whole || pasted.trim() === '') return;
@@ -47,23 +57,20 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       <label className="paste-label" htmlFor="paste">
         {t('Share link or embed code')}
       </label>
-      <textarea
-        ref={field}
+      <InputBase
         id="paste"
-        className="paste-line"
-        data-paste-line
-        rows={1}
-        spellCheck={false}
-        wrap="off"
+        className="box paste-line"
+        error={refusal !== undefined && text !== '' && !named}
+        inputRef={field}
+        inputComponent="textarea"
+        inputProps={PASTE_FIELD}
         placeholder={t('Paste a share link or an embed code here, or anywhere on the Bench')}
-        aria-invalid={refusal !== undefined && text !== '' && !named}
-        aria-describedby="paste-answer"
         value={
           long ? t('{count} characters pasted: {text} …', { count: showNumber(text.length), text: text.slice(0, 60) }) : text
         }
-        onFocus={(event) => event.currentTarget.select()}
+        onFocus={({ target }) => target.select()}
         // Out of the field, single keys are commands again.
-        onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
+        onKeyDown={({ key }) => key === 'Escape' && field.current!.blur()}
         onPaste={onPaste}
         onChange={(event) => dispatch(long ? broughtIn(event.target.value) : textEdited(event.target.value))}
       />
@@ -156,15 +163,12 @@ function SiteChoice(): ReactElement {
     if (to) dispatch(siteChosen({ from: site, to }));
   };
   return (
-    <label className="site-choice">
-      {t('For the site')}{' '}
-      <select value={site?.id ?? ''} onChange={(event) => choose(event.target.value)}>
-        {sites.map(({ id, name, column }) => (
-          <option key={id} value={id}>
-            {t('{name} · {column} px', { name, column })}
-          </option>
-        ))}
-      </select>
-    </label>
+    <ChoiceField
+      label={t('For the site')}
+      className="site-choice"
+      value={site?.id ?? ''}
+      options={sites.map(({ id, name, column }) => [id, t('{name} · {column} px', { name, column })])}
+      set={choose}
+    />
   );
 }

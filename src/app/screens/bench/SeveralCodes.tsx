@@ -12,6 +12,7 @@ import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { fileOf, plainName } from '../../../core/many/kit/codeFile.ts';
 import { t } from '../../../messages/t.ts';
 import { formHelpOf, formLabelOf } from '../../../messages/labels.ts';
+import { Tick } from '../../fields/Tick.tsx';
 
 /** The same embed in several forms of code at once: together on the clipboard, or each as a file. */
 export function SeveralCodes({ close }: { close: () => void }): ReactElement {
@@ -63,16 +64,13 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
     >
       <div className="several-codes">
         {FORMS.map(({ id }) => (
-          <label key={id} className="tick" title={formHelpOf(id)}>
-            <input
-              type="checkbox"
-              checked={wanted.includes(id)}
-              onChange={({ target }) =>
-                setWanted(FORMS.map((form) => form.id).filter((one) => (one === id ? target.checked : wanted.includes(one))))
-              }
-            />
-            {formLabelOf(id)}
-          </label>
+          <Tick
+            key={id}
+            label={formLabelOf(id)}
+            title={formHelpOf(id)}
+            on={wanted.includes(id)}
+            set={(on) => setWanted(FORMS.map((form) => form.id).filter((one) => (one === id ? on : wanted.includes(one))))}
+          />
         ))}
       </div>
       <p role="status">{said}</p>

@@ -10,6 +10,7 @@ import { keepStyle } from '../../state/houseStyles.ts';
 import { selectEmbed, selectSite, selectStyle, selectStyles } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** What the house style of the site says of a setting; what differs is put back, or taken into the style. */
 export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
@@ -48,10 +49,13 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
           {why && <> ({why})</>}
         </p>
       )}
-      <label>
-        <span>{t('Why it should be so for all {kind} there', { kind: sayKinds(kind) })}</span>
-        <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
-      </label>
+      <WordsField
+        label={t('Why it should be so for all {kind} there', { kind: sayKinds(kind) })}
+        labelled="above"
+        value={reason}
+        set={setReason}
+        control={{ maxLength: 200 }}
+      />
       <p className="style-ways">
         {said !== undefined && (
           <Button variant="outlined" onClick={() => dispatch(changed({ change: { [id]: said } }))}>

@@ -8,7 +8,7 @@ import { askPlayer } from '../../state/playerLink.ts';
 import { fetchFeed } from '../../state/fetchFeed.ts';
 import { selectBook, selectItem } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { SaidMost } from '../../ui/SaidMost.tsx';
 import { TextValueField } from './TextValueField.tsx';
@@ -64,7 +64,7 @@ export function TranscriptField(props: ValueFieldProps): ReactElement {
           {t('Take that of the host')}
         </Button>
       )}
-      <FileButton words={t('Open WebVTT, SubRip or text')} accept=".vtt,.srt,.txt" give={take} />
+      <TextFileButton words={t('Open WebVTT, SubRip or text')} accept=".vtt,.srt,.txt" give={take} />
       {said !== '' && <p role="status">{said}</p>}
       {cues.length > 0 && <SaidMost transcript={cues} jump={jump} />}
       <TextValueField {...props} />

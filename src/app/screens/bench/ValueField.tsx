@@ -11,6 +11,7 @@ import { lazily } from '../../ui/lazily.ts';
 import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { t } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
+import { Offer } from '../../fields/Offer.tsx';
 
 const CoverField = lazily(() => import('./CoverField.tsx').then((module) => module.CoverField), NotLoaded);
 
@@ -89,10 +90,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
   const onPhone = useAppSelector((state) => state.view.phoneHeight === content);
   const site = useAppSelector(selectSite);
   const button = (name: string, next: SettingValue, colour?: string): ReactElement => (
-    <button key={name} type="button" className="offer" aria-pressed={value === next} onClick={() => set(next)}>
-      {colour && <i style={{ background: colour }} />}
-      {name}
-    </button>
+    <Offer key={name} words={name} colour={colour} on={value === next} take={() => set(next)} />
   );
   const offers =
     type === 'time' && time !== undefined

@@ -5,6 +5,7 @@ import { pageWidened } from '../../state/view.ts';
 import { arrowStep, useDrag } from '../../ui/useDrag.ts';
 import { t } from '../../../messages/t.ts';
 import { SCREEN_NAMES } from '../../../messages/screens.ts';
+import { NumberField } from '../../fields/NumberField.tsx';
 
 const NARROWEST = 280;
 const WIDEST = 1600;
@@ -75,18 +76,16 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           {...drag}
         />
       </div>
-      <label className="rule-number">
-        <span className="hidden-words">{t('Width of the page in pixels')}</span>
-        <input
-          type="number"
-          min={NARROWEST}
-          max={WIDEST}
-          value={width}
-          onChange={(event) => dispatch(pageWidened(clamp(Number(event.target.value) || NARROWEST)))}
-        />
-        px
-        {room > 0 && scale < 1 ? t(' at {scale} %', { scale: Math.round(scale * 100) }) : ''}
-      </label>
+      <NumberField
+        label={t('Width of the page in pixels')}
+        labelled="hidden"
+        className="rule-number"
+        unit={t('px') + (room > 0 && scale < 1 ? t(' at {scale} %', { scale: Math.round(scale * 100) }) : '')}
+        value={width}
+        least={NARROWEST}
+        most={WIDEST}
+        set={(wide) => dispatch(pageWidened(clamp(wide || NARROWEST)))}
+      />
     </div>
   );
 });

@@ -19,6 +19,7 @@ import { TryIt } from './TryIt.tsx';
 import { Turning } from './Turning.tsx';
 import { t } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** Who keeps a card. */
 export type Whose = 'own' | 'team' | 'shipped';
@@ -44,10 +45,13 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
           <Turning key={example} text={example} words={words} host={card.id} book={book} />
         ))}
       </ul>
-      <label className="try">
-        {t('Try a link')}
-        <input value={tried} placeholder={t('paste any link of this host')} onChange={(event) => setTried(event.target.value)} />
-      </label>
+      <WordsField
+        label={t('Try a link')}
+        className="try"
+        placeholder={t('paste any link of this host')}
+        value={tried}
+        set={setTried}
+      />
       {tried.trim() !== '' && (
         <ul className="turnings">
           <Turning text={tried} words={t('your link')} host={card.id} book={book} />

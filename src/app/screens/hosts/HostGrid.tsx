@@ -7,6 +7,8 @@ import { makesSense, settingOf, SETTINGS } from '../../../core/known/settings/li
 import { sayKinds } from '../../../messages/kinds.ts';
 import { t } from '../../../messages/t.ts';
 import { helpOf, labelOf } from '../../../messages/labels.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { SearchField } from '../../fields/SearchField.tsx';
 
 const SIGNS: Record<Honour['how'], string> = { sent: '', 'in part': '◐ ', withdrawn: '✗ ', 'done here': '✓', 'not offered': '·' };
 
@@ -31,23 +33,16 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
   const shown = kind === '' ? cards : cards.filter((card) => Object.values(card.targets).some((target) => target.kind === kind));
   return (
     <>
-      <p className="grid-filters">
-        <input
-          type="search"
-          aria-label={t('Find a setting')}
-          placeholder={t('Find a setting')}
-          value={words}
-          onChange={(event) => setWords(event.target.value)}
+      <div className="grid-filters">
+        <SearchField label={t('Find a setting')} value={words} set={setWords} />
+        <ChoiceField
+          label={t('Kind of item')}
+          labelled="hidden"
+          value={kind}
+          options={[['', t('All kinds')], ...KINDS.map((one) => [one, sayKinds(one)] as const)]}
+          set={setKind}
         />
-        <select aria-label={t('Kind of item')} value={kind} onChange={(event) => setKind(event.target.value as Kind | '')}>
-          <option value="">{t('All kinds')}</option>
-          {KINDS.map((one) => (
-            <option key={one} value={one}>
-              {sayKinds(one)}
-            </option>
-          ))}
-        </select>
-      </p>
+      </div>
       <p className="quiet grid-key">
         {t(
           'A word is what the host is sent for the setting. ◐ in part: point at it for what really happens. ✗ withdrawn by the host. ✓ done by the code itself, at any host. · not offered.',

@@ -4,7 +4,7 @@ import { useStore } from 'react-redux';
 import { sayCardProblem } from '../../../messages/library.ts';
 import { importCards, importProviders } from '../../state/imports.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';
 import { t } from '../../../messages/t.ts';
 
@@ -34,11 +34,11 @@ export function Imports(): ReactElement {
   };
   return (
     <div className="imports">
-      <FileButton words={t('Bring in cards')} accept={JSON_FILES} multiple give={takeCards} />
+      <TextFileButton words={t('Bring in cards')} accept={JSON_FILES} multiple give={takeCards} />
       <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
         {t('Export my cards')}
       </Button>
-      <FileButton words={t('Bring in a provider list')} accept={JSON_FILES} give={takeProviders} />
+      <TextFileButton words={t('Bring in a provider list')} accept={JSON_FILES} give={takeProviders} />
       <p className="quiet">
         {providers.length > 0
           ? t('{count} oEmbed providers are asked for links of no card.', { count: providers.length })

@@ -10,6 +10,8 @@ import { useAppSelector, type Store } from '../../state/store.ts';
 import { removeLibrary } from '../../state/removing.ts';
 import { listLibraries, type KeptLibrary } from '../../storage/libraries.ts';
 import { showMoment, t } from '../../../messages/t.ts';
+import { Tick } from '../../fields/Tick.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** Cards that others keep at an address: looked at, taken in, and brought up to date when somebody asks for it. */
 export function Libraries(): ReactElement {
@@ -17,6 +19,7 @@ export function Libraries(): ReactElement {
   const libraries = useLiveQuery(() => listLibraries().catch(() => [])) ?? [];
   const [looked, setLooked] = useState<Looked | null>(null);
   const [asking, setAsking] = useState(false);
+  const [typed, setTyped] = useState('');
   const demo = useAppSelector((state) => sampleList(selectGiven(state).example));
   const read = async (address: string): Promise<void> => {
     setAsking(true);
@@ -25,8 +28,7 @@ export function Libraries(): ReactElement {
   };
   const submit = (event: SubmitEvent<HTMLFormElement>): void => {
     event.preventDefault();
-    const { value } = event.currentTarget.elements.namedItem('address') as HTMLInputElement;
-    void read(value.trim());
+    void read(typed.trim());
   };
   const take = async (library: KeptLibrary, chosen: readonly LibraryStep[]): Promise<void> => {
     await takeFromLibrary(store, library, chosen);
@@ -41,8 +43,14 @@ export function Libraries(): ReactElement {
         )}
       </p>
       <form className="try" onSubmit={submit}>
-        <label htmlFor="library-address">{t('Address of the list')}</label>
-        <input id="library-address" name={t('address')} type="url" required placeholder="https://…/cards.json" />
+        <WordsField
+          label={t('Address of the list')}
+          type="url"
+          placeholder="https://…/cards.json"
+          value={typed}
+          set={setTyped}
+          control={{ required: true }}
+        />
         <Button type="submit" variant="outlined" disabled={asking}>
           {t('Look at it')}
         </Button>
@@ -119,15 +127,12 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
       <ul className="library-steps">
         {steps.map((step) => (
           <li key={step.id} data-what={step.what}>
-            <label className="tick">
-              <input
-                type="checkbox"
-                checked={chosen.has(step.id)}
-                disabled={step.what === 'refused' || step.what === 'same'}
-                onChange={({ target }) => choose(step.id, target.checked)}
-              />
-              {'card' in step ? step.card.name : step.id}
-            </label>{' '}
+            <Tick
+              label={'card' in step ? step.card.name : step.id}
+              on={chosen.has(step.id)}
+              disabled={step.what === 'refused' || step.what === 'same'}
+              set={(on) => choose(step.id, on)}
+            />{' '}
             <small>{t('version {version}, {step}', { version: step.version, step: STEP_WORDS[step.what] })}</small>
             {step.what === 'refused' && <p className="wrong">{sayCardRefusal(step.refusal)}</p>}
             {'changes' in step && <p className="quiet">{step.changes.map(sayCardChange).join('; ')}</p>}

@@ -13,6 +13,7 @@ import { keepCards } from '../../state/ownCards.ts';
 import type { Store } from '../../state/store.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** A setting that nobody has an example of: the player without it and with it, beside each other, and what somebody saw. */
 export function TryIt({ card }: { card: HostCard }): ReactElement | null {
@@ -58,10 +59,7 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
               {one.raw}
             </Button>
           ))}
-          <label>
-            {t('Another')}{' '}
-            <input value={own} placeholder="name=value" spellCheck={false} onChange={({ target }) => setOwn(target.value)} />
-          </label>
+          <WordsField label={t('Another')} placeholder="name=value" value={own} set={setOwn} />
         </div>
       )}
       {way && (

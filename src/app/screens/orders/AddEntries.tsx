@@ -12,6 +12,7 @@ import { listEmbeds } from '../../storage/embeds.ts';
 import { PoolFilters } from './PoolFilters.tsx';
 import { PoolPreview } from './PoolPreview.tsx';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -57,17 +58,14 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
   };
   return (
     <div className="order-add">
-      <label>
-        <span id="add-words">{t('Add by link, or from the Shelf by its title')}</span>{' '}
-        <textarea
-          aria-labelledby="add-words"
-          rows={1}
-          value={text}
-          spellCheck={false}
-          placeholder={t('paste links, or type a title')}
-          onChange={({ target }) => setSought({ ...sought, text: target.value })}
-        />
-      </label>
+      <WordsField
+        label={t('Add by link, or from the Shelf by its title')}
+        labelled="above"
+        lines={1}
+        placeholder={t('paste links, or type a title')}
+        value={text}
+        set={(typed) => setSought({ ...sought, text: typed })}
+      />
       {links.length > 0 && (
         <Button variant="contained" onClick={() => take(links.map(({ address, ...clip }) => made(address, '', clip)))}>
           {links.length === 1 ? t('Add this link') : t('Add these {count} links', { count: links.length })}

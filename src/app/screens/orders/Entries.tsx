@@ -17,16 +17,18 @@ import {
 } from '@dnd-kit/sortable';
 import { Button } from '@mui/material';
 import { useMemo, useState, type ComponentProps, type ReactElement } from 'react';
-import { parseTime, showTime } from '../../../core/model/time.ts';
+import { showTime } from '../../../core/model/time.ts';
 import type { Entry } from '../../../core/order/order.ts';
 import type { PlayNote } from '../../../core/order/plays.ts';
 import { hasParts, headingsIn, intoChapters } from '../../../core/order/split.ts';
 import { sayPlayNote } from '../../../messages/order.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { SaidMost } from '../../ui/SaidMost.tsx';
 import { ClipRail } from './ClipRail.tsx';
 import { t } from '../../../messages/t.ts';
+import { TimeField } from '../../fields/TimeField.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -126,18 +128,31 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         {place}
       </button>
       <div>
-        <input
-          aria-label={t('Title of entry {place}', { place })}
-          value={entry.title}
+        <WordsField
+          label={t('Title of entry {place}', { place })}
+          labelled="hidden"
           placeholder={entry.address}
-          onChange={({ target }) => set({ title: target.value })}
+          value={entry.title}
+          set={(title) => set({ title })}
         />
         <small className="quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
         <span className="order-clip">
-          <Time edge="from" label={t('Entry {place} from', { place })} value={entry.from} set={(from) => set({ from })} />
-          <Time edge="until" label={t('Entry {place} until', { place })} value={entry.until} set={(until) => set({ until })} />
-          <FileButton
+          <TimeField
+            label={t('from')}
+            name={t('Entry {place} from', { place })}
+            placeholder="0:00"
+            value={entry.from}
+            set={(from) => set({ from })}
+          />
+          <TimeField
+            label={t('until')}
+            name={t('Entry {place} until', { place })}
+            placeholder={t('its end')}
+            value={entry.until}
+            set={(until) => set({ until })}
+          />
+          <TextFileButton
             words={entry.transcript.length > 0 ? t('Other transcript') : t('Transcript or chapters')}
             accept=".vtt,.srt,.json"
             give={takeWords}
@@ -191,41 +206,5 @@ function Transcript({ transcript }: Pick<Entry, 'transcript'>): ReactElement {
       <summary>{t('{count, plural, one {# line} other {# lines}}; said most', { count: transcript.length })}</summary>
       {open && <SaidMost transcript={transcript} />}
     </details>
-  );
-}
-
-/** A time as `1:12`; what is none is told, and not taken. */
-function Time({
-  edge,
-  label,
-  value,
-  set,
-}: {
-  edge: 'from' | 'until';
-  label: string;
-  value: number | undefined;
-  set: (to: number | undefined) => void;
-}): ReactElement {
-  const [draft, setDraft] = useState<string | null>(null);
-  const text = draft ?? (value === undefined ? '' : showTime(value));
-  const wrong = text.trim() !== '' && parseTime(text.trim()) === undefined;
-  return (
-    <label>
-      {edge === 'from' ? t('from') : t('until')}{' '}
-      <input
-        aria-label={label}
-        className="order-time"
-        value={text}
-        placeholder={edge === 'from' ? '0:00' : t('its end')}
-        aria-invalid={wrong}
-        onChange={({ target }) => {
-          setDraft(target.value);
-          const seconds = parseTime(target.value.trim());
-          if (target.value.trim() === '' || seconds !== undefined) set(seconds);
-        }}
-        onBlur={() => setDraft(null)}
-      />
-      {wrong && <small className="wrong">{t('a time such as 42 or 1:12')}</small>}
-    </label>
   );
 }

@@ -10,7 +10,6 @@ import { selectBook, selectSite, selectStyles } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { removeOrder } from '../../state/removing.ts';
 import { saveOrder } from '../../storage/orders.ts';
-import { Choice } from '../../ui/Choice.tsx';
 import { lazily } from '../../ui/lazily.ts';
 import { NotLoaded } from '../../ui/NotLoaded.tsx';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
@@ -24,6 +23,10 @@ import { OrderOut } from './OrderOut.tsx';
 import { OrderPreview } from './OrderPreview.tsx';
 import { OrderProof } from './OrderProof.tsx';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { ColourField } from '../../fields/ColourField.tsx';
+import { Tick } from '../../fields/Tick.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const StreamScript = lazily(() => import('./StreamScript.tsx').then((module) => module.StreamScript), NotLoaded);
 
@@ -44,9 +47,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
     <>
       <section className="order" aria-label={t('The running order')}>
         <header>
-          <label>
-            {t('Name')} <input value={draft.name} onChange={({ target }) => change({ name: target.value })} />
-          </label>
+          <WordsField label={t('Name')} value={draft.name} set={(name) => change({ name })} />
           <span className="quiet" role="status">
             {state === 'kept' ? t('Kept') : t('Keeping …')}
           </span>
@@ -75,55 +76,52 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
       </section>
       <section className="order-page" aria-label={t('The page')}>
         <div className="order-how">
-          <Choice label={t('Layout')} value={draft.layout} words={LAYOUT_WORDS} change={(layout) => change({ layout })} />
-          <Choice label={t('At the end')} value={draft.loop} words={LOOP_WORDS} change={(loop) => change({ loop })} />
-          <label className="tick">
-            <input type="checkbox" checked={draft.continuous} onChange={({ target }) => change({ continuous: target.checked })} />
-            {t('Goes on by itself')}
-          </label>
-          <label className="tick">
-            <input type="checkbox" checked={draft.download} onChange={({ target }) => change({ download: target.checked })} />
-            {t('Files can be saved')}
-          </label>
-          <label className="tick">
-            <input type="checkbox" checked={draft.autoplay} onChange={({ target }) => change({ autoplay: target.checked })} />
-            {t('Begins by itself, without sound')}
-          </label>
+          <ChoiceField
+            label={t('Layout')}
+            value={draft.layout}
+            options={Object.entries(LAYOUT_WORDS)}
+            set={(layout) => change({ layout })}
+          />
+          <ChoiceField
+            label={t('At the end')}
+            value={draft.loop}
+            options={Object.entries(LOOP_WORDS)}
+            set={(loop) => change({ loop })}
+          />
+          <Tick label={t('Goes on by itself')} on={draft.continuous} set={(continuous) => change({ continuous })} />
+          <Tick label={t('Files can be saved')} on={draft.download} set={(download) => change({ download })} />
+          <Tick label={t('Begins by itself, without sound')} on={draft.autoplay} set={(autoplay) => change({ autoplay })} />
           {site && style && style.rules.length > 0 && (
             <small className="quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
           )}
-          <Choice
+          <ChoiceField
             label={t('Volume')}
             value={String(Math.round(draft.volume * 4) * 25)}
-            words={VOLUME_WORDS}
-            change={(volume) => change({ volume: Number(volume) / 100 })}
+            options={Object.entries(VOLUME_WORDS)}
+            set={(volume) => change({ volume: Number(volume) / 100 })}
           />
-          <label className="choice">
-            {t('Shown first')}{' '}
-            <select value={draft.first} onChange={({ target }) => change({ first: Number(target.value) })}>
-              {draft.entries.slice(0, 200).map(({ id, title, address }, i) => (
-                <option key={id} value={i}>
-                  {i + 1}. {title || address}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="tick">
-            <input
-              type="checkbox"
-              checked={draft.accent !== undefined}
-              onChange={({ target }) => change({ accent: target.checked ? (site?.palette[0]?.colour ?? '#000000') : undefined })}
+          <ChoiceField
+            label={t('Shown first')}
+            value={String(draft.first)}
+            options={draft.entries
+              .slice(0, 200)
+              .map(({ title, address }, i) => [String(i), `${i + 1}. ${title || address}`] as const)}
+            set={(first) => change({ first: Number(first) })}
+          />
+          <Tick
+            label={t('Accent colour')}
+            on={draft.accent !== undefined}
+            set={(on) => change({ accent: on ? (site?.palette[0]?.colour ?? '#000000') : undefined })}
+          />
+          {draft.accent !== undefined && (
+            <ColourField
+              label={t('Accent colour')}
+              labelled="hidden"
+              value={draft.accent}
+              palette={site?.palette}
+              set={(accent) => change({ accent })}
             />
-            {t('Accent colour')}{' '}
-            {draft.accent !== undefined && (
-              <input
-                type="color"
-                aria-label={t('Accent colour')}
-                value={draft.accent}
-                onChange={({ target }) => change({ accent: target.value })}
-              />
-            )}
-          </label>
+          )}
         </div>
         <OrderHead order={draft} change={change} />
         {draft.entries.some(isStream) && (

@@ -5,6 +5,8 @@ import type { Order } from '../../../core/order/order.ts';
 import { loadPicture } from '../../state/server.ts';
 import { smallPicture } from '../../state/thumbnails.ts';
 import { t } from '../../../messages/t.ts';
+import { FileButton } from '../../fields/FileButton.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   order: Order;
@@ -36,19 +38,12 @@ function Cover({ order: { cover, coverAt }, change }: Props): ReactElement {
   return (
     <div className="order-cover">
       {cover !== undefined && <img src={cover} alt={t('The cover as it is')} width="72" height="72" />}
-      <Button component="label" variant="outlined" role={undefined}>
-        {t('Choose a picture file')}
-        <input
-          type="file"
-          accept="image/*"
-          className="hidden-words"
-          onChange={({ target }) => {
-            const [file] = target.files ?? [];
-            target.value = '';
-            if (file) void take(() => Promise.resolve(file));
-          }}
-        />
-      </Button>
+      <FileButton
+        words={t('Choose a picture file')}
+        accept="image/*"
+        variant="outlined"
+        give={([file]) => void take(() => Promise.resolve(file!))}
+      />
       {coverAt !== undefined && (
         <Button variant="outlined" onClick={() => void take(() => loadPicture(coverAt))}>
           {t('Take that of the feed')}
@@ -89,13 +84,8 @@ function Links({ order: { links }, change }: Props): ReactElement {
         ))}
       </ul>
       <form className="order-link" onSubmit={add}>
-        <label>
-          {t('Words of a link')} <input value={words} onChange={({ target }) => setWords(target.value)} />
-        </label>
-        <label>
-          {t('Its address')}{' '}
-          <input value={address} placeholder="https://…" spellCheck={false} onChange={({ target }) => setAddress(target.value)} />
-        </label>
+        <WordsField label={t('Words of a link')} labelled="above" value={words} set={setWords} />
+        <WordsField label={t('Its address')} labelled="above" placeholder="https://…" value={address} set={setAddress} />
         <Button type="submit" variant="outlined" disabled={page === null || words.trim() === '' || links.length >= 20}>
           {t('Add this link')}
         </Button>

@@ -12,12 +12,14 @@ import { copyText } from '../../copyText.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { addOrderVersion } from '../../storage/orders.ts';
-import { Choice } from '../../ui/Choice.tsx';
 import { saveFile } from '../../ui/files.ts';
 import { Losses } from '../../ui/Losses.tsx';
 import { sizeOf } from './sizeOf.ts';
 import { showNumber, t } from '../../../messages/t.ts';
 import { rich } from '../../ui/rich.tsx';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { Tick } from '../../fields/Tick.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const FILE = 'running-order.html';
 
@@ -50,11 +52,8 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
     );
   return (
     <div className="order-out">
-      <Choice label={t('Code')} value={id} words={FORM_WORDS} change={setId} />
-      <label className="tick">
-        <input type="checkbox" checked={text} onChange={({ target }) => setText(target.checked)} />
-        {t('With its text around it, for search engines')}
-      </label>
+      <ChoiceField label={t('Code')} value={id} options={Object.entries(FORM_WORDS)} set={setId} />
+      <Tick label={t('With its text around it, for search engines')} on={text} set={setText} />
       <span className="quiet">
         {FORM_NOTES[id]} {showNumber(sizeOf(code) / 1000, { minimumFractionDigits: 1, maximumFractionDigits: 1 })} kB
       </span>
@@ -118,20 +117,28 @@ function WhatCameBack({ given }: { given: string }): ReactElement {
   return (
     <details>
       <summary>{t('See what your site made of it')}</summary>
-      <label className="order-back">
-        <span id="order-back-words">{t('The code as it stands in the page now, or the source of the page')}</span>
-        <textarea
-          aria-labelledby="order-back-words"
-          rows={3}
-          value={back}
-          spellCheck={false}
-          onChange={({ target }) => setBack(target.value)}
-        />
-      </label>
+      <WordsField
+        label={t('The code as it stands in the page now, or the source of the page')}
+        labelled="above"
+        lines={3}
+        value={back}
+        set={setBack}
+      />
       <div role="status">{back.trim() !== '' && <Losses losses={compareBack(given, back)} />}</div>
     </details>
   );
 }
+
+const FILE_FORMATS = {
+  '': t('choose a format'),
+  own: t('Running order, to bring in again'),
+  rss: 'RSS',
+  atom: 'Atom',
+  'json-feed': 'JSON Feed',
+  xspf: 'XSPF',
+  m3u: 'M3U',
+  csv: 'CSV',
+};
 
 /** The entries in an open format. */
 function SaveList({ order }: { order: Order }): ReactElement {
@@ -142,18 +149,6 @@ function SaveList({ order }: { order: Order }): ReactElement {
     if (format) saveFile(`running-order.${format.extension}`, format.write(order), 'application/octet-stream');
   };
   return (
-    <label>
-      {t('Save the list as')}{' '}
-      <select value="" onChange={({ target }) => void saveAs(target.value)}>
-        <option value="">{t('choose a format')}</option>
-        <option value="own">{t('Running order, to bring in again')}</option>
-        <option value="rss">RSS</option>
-        <option value="atom">{'Atom'}</option>
-        <option value="json-feed">{'JSON Feed'}</option>
-        <option value="xspf">XSPF</option>
-        <option value="m3u">M3U</option>
-        <option value="csv">CSV</option>
-      </select>
-    </label>
+    <ChoiceField label={t('Save the list as')} value="" options={Object.entries(FILE_FORMATS)} set={(id) => void saveAs(id)} />
   );
 }

@@ -8,10 +8,11 @@ import { readJson } from '../../../core/model/json.ts';
 import { sayFound } from '../../../messages/order.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { listOrders, saveOrder } from '../../storage/orders.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import { fetchFeed } from '../../state/fetchFeed.ts';
 import { OrderEditor } from './OrderEditor.tsx';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 /** Several items as one: put in order, clipped, and played by one page. */
 export function Orders(): ReactElement {
@@ -103,15 +104,18 @@ function Begin(): ReactElement {
           void ask();
         }}
       >
-        <label>
-          {t('Address of a feed or playlist')}{' '}
-          <input type="url" required value={address} onChange={({ target }) => setAddress(target.value)} spellCheck={false} />
-        </label>
+        <WordsField
+          label={t('Address of a feed or playlist')}
+          type="url"
+          value={address}
+          set={setAddress}
+          control={{ required: true }}
+        />
         <Button type="submit" variant="outlined">
           {t('Bring it in')}
         </Button>
       </form>
-      <FileButton
+      <TextFileButton
         words={t('Bring a file in')}
         accept=".xml,.rss,.atom,.json,.xspf,.m3u,.m3u8,.csv"
         give={([file]) => file && bring(file.text, undefined)}

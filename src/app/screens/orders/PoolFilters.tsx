@@ -4,8 +4,9 @@ import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
 import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { Choice } from '../../ui/Choice.tsx';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField, type Options } from '../../fields/ChoiceField.tsx';
+import { DateField } from '../../fields/DateField.tsx';
 
 interface Props {
   embeds: readonly SavedEmbed[];
@@ -20,10 +21,7 @@ const LENGTH_WORDS: Record<Length, string> = {
 };
 
 /** Words of a choice, with one for all of them. */
-const orAll = (words: Iterable<readonly [string, string]>): Readonly<Record<string, string>> => ({
-  '': t('all'),
-  ...Object.fromEntries(words),
-});
+const orAll = (words: Options): Options => [['', t('all')], ...words];
 
 /** What is offered of the Shelf: by kind, site, tag, length and day. */
 export function PoolFilters({ embeds, sought, set }: Props): ReactElement {
@@ -35,31 +33,28 @@ export function PoolFilters({ embeds, sought, set }: Props): ReactElement {
   const lengths = (Object.keys(LENGTHS) as Length[]).map((length) => [length, LENGTH_WORDS[length]] as const);
   return (
     <div className="order-how">
-      <Choice label={t('Kind')} value={sought.kind} words={orAll(kinds)} change={(kind) => set({ ...sought, kind })} />
-      <Choice
+      <ChoiceField label={t('Kind')} value={sought.kind} options={orAll(kinds)} set={(kind) => set({ ...sought, kind })} />
+      <ChoiceField
         label={t('Site')}
         value={sought.site}
-        words={orAll(sites.map(({ id, name }) => [id, name]))}
-        change={(site) => set({ ...sought, site })}
+        options={orAll(sites.map(({ id, name }) => [id, name]))}
+        set={(site) => set({ ...sought, site })}
       />
       {tags.length > 0 && (
-        <Choice
+        <ChoiceField
           label={t('Tag')}
           value={sought.tag}
-          words={orAll(tags.map((tag) => [tag, tag]))}
-          change={(tag) => set({ ...sought, tag })}
+          options={orAll(tags.map((tag) => [tag, tag]))}
+          set={(tag) => set({ ...sought, tag })}
         />
       )}
-      <Choice
+      <ChoiceField
         label={t('Length')}
         value={sought.length}
-        words={orAll(lengths)}
-        change={(length) => set({ ...sought, length: length })}
+        options={orAll(lengths)}
+        set={(length) => set({ ...sought, length: length })}
       />
-      <label className="choice">
-        {t('Changed since')}{' '}
-        <input type="date" value={sought.since} onChange={({ target }) => set({ ...sought, since: target.value })} />
-      </label>
+      <DateField label={t('Changed since')} value={sought.since} set={(since) => set({ ...sought, since })} />
     </div>
   );
 }

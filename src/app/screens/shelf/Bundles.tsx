@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState, type ChangeEvent, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { transfer } from 'comlink';
 import { stepKey } from '../../../core/keeping/bundle/merge.ts';
@@ -16,6 +16,8 @@ import { saveFile } from '../../ui/files.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { showDay, showNumber, t } from '../../../messages/t.ts';
 import { rich } from '../../ui/rich.tsx';
+import { FileButton } from '../../fields/FileButton.tsx';
+import { Tick } from '../../fields/Tick.tsx';
 
 const worker = (): Worker => new Worker(new URL('../../../workers/bundle.ts', import.meta.url), { type: 'module' });
 
@@ -36,15 +38,11 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     // A store without room cannot note it, and that is when a bundle is needed most.
     if (ids === null) await noteBundle(now.getTime()).catch(() => undefined);
   };
-  const readBundle = async (event: ChangeEvent<HTMLInputElement>): Promise<void> => {
-    const field = event.target;
-    const file = field.files?.[0];
-    if (!file) return;
+  const readBundle = async (file: File): Promise<void> => {
     setIncoming(null);
     setSaid(t('Looking into the backup …'));
     const bytes = new Uint8Array(await file.arrayBuffer());
     const looked = await bundler.ask((one) => one.look(transfer(bytes, [bytes.buffer])));
-    field.value = '';
     if (looked.refusal) setSaid(t('{refusal} Nothing was taken.', { refusal: sayBundleRefusal(looked.refusal) }));
     else {
       setIncoming(looked);
@@ -80,15 +78,12 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
             {t('Save the {chosen} chosen', { chosen: chosen.length })}
           </Button>
         )}
-        <Button component="label" role={undefined} variant="outlined">
-          {t('Bring a backup in')}
-          <input
-            type="file"
-            accept=".zip,application/zip"
-            className="hidden-words"
-            onChange={(event) => told(readBundle(event))}
-          />
-        </Button>
+        <FileButton
+          words={t('Bring a backup in')}
+          accept=".zip,application/zip"
+          variant="outlined"
+          give={([file]) => told(readBundle(file!))}
+        />
       </div>
       <p role="status">{said}</p>
       {incoming && <Incoming looked={incoming} take={(otherwise, count) => told(take(otherwise, count))} />}
@@ -140,14 +135,11 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
       <ul className="incoming">
         {shown.map((step) => (
           <li key={stepKey(step)}>
-            <label className="tick">
-              <input
-                type="checkbox"
-                checked={isChosen(step)}
-                onChange={() => setOtherwise(toggled(otherwise, [stepKey(step)]))}
-              />
-              {step.part === 'preferences' ? NAMES[step.name] : step.name}
-            </label>
+            <Tick
+              label={step.part === 'preferences' ? NAMES[step.name] : step.name}
+              on={isChosen(step)}
+              set={() => setOtherwise(toggled(otherwise, [stepKey(step)]))}
+            />
             <small>
               {PARTS[step.part]}, {WHAT[step.what]}
               {step.newer !== undefined && (step.newer ? t('; the one in the backup is newer') : t('; the one here is newer'))}

@@ -18,6 +18,8 @@ import { lazily } from '../../ui/lazily.ts';
 import { Versions } from './Versions.tsx';
 import { Placements } from '../../ui/Placements.tsx';
 import { showDay, t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const PostKit = lazily(
   () => import('./PostKit.tsx').then((module) => module.PostKit),
@@ -79,13 +81,13 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         {embed.stage === 'draft' && <Button onClick={() => change({ stage: 'ready' })}>{t('It is ready')}</Button>}
       </Part>
       <Part title={t('For the site')}>
-        <select aria-label={t('For the site')} value={embed.work.site} onChange={(event) => reaim(event.target.value)}>
-          {sites.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+        <ChoiceField
+          label={t('For the site')}
+          labelled="hidden"
+          value={embed.work.site}
+          options={sites.map(({ id, name }) => [id, name])}
+          set={reaim}
+        />
         <small className="quiet">{t('What belongs to the site changes with it; what belongs to the item stays.')}</small>
       </Part>
       <Part title={t('Tags')}>
@@ -125,12 +127,13 @@ function OneLine({ label, value, keep }: { label: string; value: string; keep: (
   };
   return (
     <form onSubmit={submit}>
-      <input
-        aria-label={label}
+      <WordsField
+        label={label}
+        labelled="hidden"
         placeholder={label}
         value={text}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={() => text !== value && keep(text)}
+        set={setText}
+        control={{ onBlur: () => text !== value && keep(text) }}
       />
     </form>
   );

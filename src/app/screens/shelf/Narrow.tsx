@@ -6,6 +6,10 @@ import { STATE_NAMES } from '../../../messages/shelf.ts';
 import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { DateField } from '../../fields/DateField.tsx';
+import { SearchField } from '../../fields/SearchField.tsx';
+import { Tick } from '../../fields/Tick.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -41,12 +45,11 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite, pictured, s
   const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
   return (
     <form className="narrow" role="search" onSubmit={(event) => event.preventDefault()}>
-      <input
-        type="search"
-        aria-label={t('Search the Shelf')}
+      <SearchField
+        label={t('Search the Shelf')}
         placeholder={t('Titles, tags, links …')}
         value={narrowing.text}
-        onChange={(event) => put({ text: event.target.value })}
+        set={(text) => put({ text })}
       />
       <Choice
         label={t('Kind')}
@@ -72,24 +75,10 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite, pictured, s
         set={(state) => put({ state: state as Narrowing['state'] })}
         options={STATES.map((id) => [id, STATE_NAMES[id]])}
       />
-      <label>
-        {t('from')} <input type="date" value={narrowing.from} onChange={(event) => put({ from: event.target.value })} />
-      </label>
-      <label>
-        {t('to')} <input type="date" value={narrowing.to} onChange={(event) => put({ to: event.target.value })} />
-      </label>
-      <label className="tick">
-        <input
-          type="checkbox"
-          checked={bySite && !pictured}
-          disabled={pictured}
-          onChange={(event) => setBySite(event.target.checked)}
-        />{' '}
-        {t('by site')}
-      </label>
-      <label className="tick">
-        <input type="checkbox" checked={pictured} onChange={(event) => setPictured(event.target.checked)} /> {t('as pictures')}
-      </label>
+      <DateField label={t('from')} value={narrowing.from} set={(from) => put({ from })} />
+      <DateField label={t('to')} value={narrowing.to} set={(to) => put({ to })} />
+      <Tick label={t('by site')} on={bySite && !pictured} disabled={pictured} set={setBySite} />
+      <Tick label={t('as pictures')} on={pictured} set={setPictured} />
     </form>
   );
 }
@@ -102,12 +91,12 @@ interface ChoiceProps {
 }
 
 const Choice = ({ label, value, set, options }: ChoiceProps): ReactElement => (
-  <select aria-label={label} data-set={value !== ''} value={value} onChange={(event) => set(event.target.value)}>
-    <option value="">{t('{label}: all', { label })}</option>
-    {options.map(([id, words]) => (
-      <option key={id} value={id}>
-        {words}
-      </option>
-    ))}
-  </select>
+  <ChoiceField
+    label={label}
+    labelled="hidden"
+    narrows={value !== ''}
+    value={value}
+    options={[['', t('{label}: all', { label })], ...options]}
+    set={set}
+  />
 );

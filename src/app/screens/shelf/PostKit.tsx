@@ -9,6 +9,7 @@ import { saveFile } from '../../ui/files.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { useAppSelector } from '../../state/store.ts';
 import { t, within } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const PARTS = [
   ['heading', t('Heading')],
@@ -18,6 +19,8 @@ const PARTS = [
   ['author', t('Author')],
   ['code', t('Code')],
 ] as const;
+
+const LONG: Partial<Record<keyof Kit, { lines: number }>> = { description: { lines: 3 }, code: { lines: 5 } };
 
 /** What belongs into a post beside the embed, each part copied in one press, or all of it as one text. */
 export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void }): ReactElement {
@@ -65,22 +68,18 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
       <div className="kit">
         {PARTS.map(([part, label]) => (
           <div key={part}>
-            <label>
-              <span id={`kit-${part}`}>{label}</span>
-              {part === 'description' || part === 'code' ? (
-                <textarea
-                  aria-labelledby={`kit-${part}`}
-                  rows={part === 'code' ? 5 : 3}
-                  value={kit[part]}
-                  maxLength={MOST.description}
-                  readOnly={part === 'code'}
-                  onChange={(event) => setKit({ ...kit, [part]: event.target.value })}
-                  onBlur={part === 'description' ? keep : undefined}
-                />
-              ) : (
-                <input value={kit[part]} onChange={(event) => setKit({ ...kit, [part]: event.target.value })} />
-              )}
-            </label>
+            <WordsField
+              label={label}
+              labelled="above"
+              value={kit[part]}
+              set={(text) => setKit({ ...kit, [part]: text })}
+              {...LONG[part]}
+              control={{
+                maxLength: MOST.description,
+                readOnly: part === 'code',
+                ...(part === 'description' && { onBlur: keep }),
+              }}
+            />
             <Button
               aria-label={t('Copy {label}', { label: within(label) })}
               disabled={kit[part] === ''}

@@ -18,6 +18,7 @@ import { copyText } from '../../copyText.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 const Coming = lazily(
   () => import('./Coming.tsx').then((module) => module.Coming),
@@ -71,14 +72,13 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
             {t('Choose all {count}', { count: found.length })}
           </Button>
           <Button onClick={() => choose([])}>{t('Choose none')}</Button>
-          <select aria-label={t('Aim them at another site')} value="" onChange={(event) => reaim(event.target.value)}>
-            <option value="">{t('Aim at another site …')}</option>
-            {sites.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
+          <ChoiceField
+            label={t('Aim them at another site')}
+            labelled="hidden"
+            value=""
+            options={[['', t('Aim at another site …')], ...sites.map(({ id, name }) => [id, name] as const)]}
+            set={reaim}
+          />
           <Button onClick={() => setOpen('block')}>{t('As one block')}</Button>
           <Button onClick={() => void play()}>{t('As a running order')}</Button>
           <Button onClick={() => setOpen('bundle')}>{t('Save as backup')}</Button>

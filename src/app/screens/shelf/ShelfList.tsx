@@ -12,6 +12,7 @@ import { selectCards, selectSites } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { showMoment, t } from '../../../messages/t.ts';
 import { useThumbnails } from './useThumbnails.ts';
+import { TickBox } from '../../fields/Tick.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -111,12 +112,7 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
   const kind = KIND_NAMES[embed.kind] ?? t('not recognised');
   return (
     <>
-      <input
-        type="checkbox"
-        aria-label={t('Choose {title}', { title: embed.title })}
-        checked={chosen}
-        onChange={(event) => choose(embed.id, event.target.checked)}
-      />
+      <TickBox name={t('Choose {title}', { title: embed.title })} on={chosen} set={(on) => choose(embed.id, on)} />
       <span className="shelf-thumbnail">{thumbnail && <img src={thumbnail} alt="" />}</span>
       <span className="shelf-title">
         <Link to={`/bench/${embed.id}`}>{embed.title}</Link>

@@ -6,6 +6,7 @@ import { KIND_NAMES } from '../../../messages/kinds.ts';
 import { STATE_NAMES } from '../../../messages/shelf.ts';
 import { t } from '../../../messages/t.ts';
 import { useThumbnails } from './useThumbnails.ts';
+import { TickBox } from '../../fields/Tick.tsx';
 
 interface Props {
   entries: readonly Entry[];
@@ -52,12 +53,7 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
               }}
             >
               <span className="shelf-thumbnail">{thumbnails.has(id) && <img src={thumbnails.get(id)} alt="" />}</span>
-              <input
-                type="checkbox"
-                aria-label={t('Choose {title}', { title })}
-                checked={chosen.has(id)}
-                onChange={({ target }) => choose(id, target.checked)}
-              />
+              <TickBox name={t('Choose {title}', { title })} on={chosen.has(id)} set={(on) => choose(id, on)} />
               <Link to={`/bench/${id}`}>{title}</Link>
               <small>
                 {KIND_NAMES[kind] ?? t('not recognised')} · {STATE_NAMES[state]}

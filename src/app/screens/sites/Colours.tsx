@@ -1,9 +1,11 @@
 import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
-import { contrastOf, LEAST_CONTRAST, sayContrast } from '../../../core/model/contrast.ts';
+import { LEAST_CONTRAST } from '../../../core/model/contrast.ts';
 import type { Site } from '../../../core/model/site.ts';
 import { parseColour } from '../../../core/model/values.ts';
 import { t } from '../../../messages/t.ts';
+import { ColourField, Contrast } from '../../fields/ColourField.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface LooksProps {
   name: string;
@@ -16,8 +18,18 @@ interface LooksProps {
 export const Looks = ({ name, looks, set, wrong }: LooksProps): ReactElement => (
   <div className="looks">
     <b style={{ color: parseColour(looks.text), background: parseColour(looks.ground) }}>{name}</b>
-    <ColourInput label={t('{name}: text', { name })} value={looks.text} set={(text) => set({ ...looks, text })} />
-    <ColourInput label={t('{name}: background', { name })} value={looks.ground} set={(ground) => set({ ...looks, ground })} />
+    <ColourField
+      labelled="hidden"
+      label={t('{name}: text', { name })}
+      value={looks.text}
+      set={(text) => set({ ...looks, text })}
+    />
+    <ColourField
+      labelled="hidden"
+      label={t('{name}: background', { name })}
+      value={looks.ground}
+      set={(ground) => set({ ...looks, ground })}
+    />
     <Contrast one={looks.text} other={looks.ground} least={LEAST_CONTRAST.text} />
     {wrong && <small className="wrong">{wrong}</small>}
   </div>
@@ -49,14 +61,16 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
         {palette.map(({ name, colour }, i) => (
           <tr key={i}>
             <td>
-              <input
-                aria-label={t('Name of colour {i}', { i: i + 1 })}
+              <WordsField
+                label={t('Name of colour {i}', { i: i + 1 })}
+                labelled="hidden"
                 value={name}
-                onChange={(event) => put(i, { name: event.target.value })}
+                set={(next) => put(i, { name: next })}
               />
             </td>
             <td>
-              <ColourInput
+              <ColourField
+                labelled="hidden"
                 label={t('Value of colour {i}', { i: i + 1 })}
                 value={colour}
                 set={(next) => put(i, { colour: next })}
@@ -97,30 +111,5 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
         </tr>
       </tfoot>
     </table>
-  );
-}
-
-const ColourInput = ({ label, value, set }: { label: string; value: string; set: (value: string) => void }): ReactElement => (
-  <span className="colour">
-    <i style={{ background: parseColour(value) }} />
-    <input
-      aria-label={label}
-      value={value}
-      size={9}
-      spellCheck={false}
-      onChange={(event) => set(event.target.value.toLowerCase())}
-    />
-  </span>
-);
-
-/** The ratio in figures, and in a word whether it is enough. */
-function Contrast({ one, other, least }: { one: string; other: string; least: number }): ReactElement {
-  const [a, b] = [parseColour(one), parseColour(other)];
-  if (!a || !b) return <span className="contrast">{t('no colour')}</span>;
-  const ratio = contrastOf(a, b);
-  return (
-    <span className="contrast" data-enough={ratio >= least}>
-      {sayContrast(ratio)} {ratio >= least ? t('enough') : t('under {least}', { least })}
-    </span>
   );
 }

@@ -19,13 +19,15 @@ import { sayKinds } from '../../../messages/kinds.ts';
 import { keepStyle } from '../../state/houseStyles.ts';
 import { selectSites, selectStyles } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import { saveFile, type NamedText } from '../../ui/files.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { lazily } from '../../ui/lazily.ts';
 import { t, within } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
 import { firstProblem, sayProblem } from '../../../messages/problems.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const StyleChange = lazily(
   () => import('./StyleChange.tsx').then((module) => module.StyleChange),
@@ -88,15 +90,14 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
         >
           {t('Export the style')}
         </Button>
-        <FileButton words={t('Bring a style in')} accept=".json,application/json" give={bringIn} />
-        <select aria-label={t('Carry it to another site')} value="" onChange={(event) => carry(event.target.value)}>
-          <option value="">{t('Carry to …')}</option>
-          {others.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+        <TextFileButton words={t('Bring a style in')} accept=".json,application/json" give={bringIn} />
+        <ChoiceField
+          label={t('Carry it to another site')}
+          labelled="hidden"
+          value=""
+          options={[['', t('Carry to …')], ...others.map(({ id, name }) => [id, name] as const)]}
+          set={carry}
+        />
       </div>
       <p role="status">{said}</p>
       <Suspense fallback={null}>{changing && <StyleChange site={site} close={() => setChanging(false)} />}</Suspense>
@@ -127,13 +128,13 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
   return (
     <li>
       <span>{saySetting(rule.setting, rule.value)}</span>
-      <input
-        aria-label={t('Why: {setting}', { setting: saySetting(rule.setting, rule.value) })}
+      <WordsField
+        label={t('Why: {setting}', { setting: saySetting(rule.setting, rule.value) })}
+        labelled="hidden"
         placeholder={t('Why?')}
-        maxLength={200}
         value={reason}
-        onChange={(event) => setReason(event.target.value)}
-        onBlur={() => reason !== rule.reason && keep({ ...rule, reason })}
+        set={setReason}
+        control={{ maxLength: 200, onBlur: () => reason !== rule.reason && keep({ ...rule, reason }) }}
       />
       <button
         type="button"
@@ -151,13 +152,13 @@ function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
   return (
     <div className="new-rule">
-      <select aria-label={t('For which kind')} value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
-        {KINDS.map((one) => (
-          <option key={one} value={one}>
-            {sayKinds(one)}
-          </option>
-        ))}
-      </select>
+      <ChoiceField
+        label={t('For which kind')}
+        labelled="hidden"
+        value={kind}
+        options={KINDS.map((one) => [one, sayKinds(one)])}
+        set={setKind}
+      />
       <SettingPick
         possible={SETTINGS.filter(({ id }) => canBeStyle(id, kind))}
         words={t('Add the rule')}

@@ -11,7 +11,7 @@ import { selectGiven } from '../../state/answers.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { removeSite } from '../../state/removing.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import { saveFile } from '../../ui/files.ts';
 import { useKeptDraft } from '../../ui/useKeptDraft.ts';
 import { HouseStylePart } from './HouseStylePart.tsx';
@@ -22,6 +22,10 @@ import { sayProblem } from '../../../messages/problems.ts';
 import { t } from '../../../messages/t.ts';
 import { formLabelOf } from '../../../messages/labels.ts';
 import { SCREEN_NAMES } from '../../../messages/screens.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { NumberField } from '../../fields/NumberField.tsx';
+import { Tick } from '../../fields/Tick.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const STATES = { kept: t('Kept'), waiting: t('Keeping …'), wrong: t('Not kept: something is not right yet') } as const;
 const checkSite = (draft: Site): Site | undefined => siteSchema.safeParse(draft).data;
@@ -123,14 +127,11 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
           <Part title={t('Colours')}>
             <Looks name={t('Light')} looks={draft.light} set={(light) => change({ light })} wrong={wrong('light')} />
             <Looks name={t('Dark')} looks={draft.dark} set={(dark) => change({ dark })} wrong={wrong('dark')} />
-            <label className="tick">
-              <input
-                type="checkbox"
-                checked={draft.followsTheme}
-                onChange={(event) => change({ followsTheme: event.target.checked })}
-              />
-              {t('Its pages turn dark for visitors who want that')}
-            </label>
+            <Tick
+              label={t('Its pages turn dark for visitors who want that')}
+              on={draft.followsTheme}
+              set={(followsTheme) => change({ followsTheme })}
+            />
             <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
             <div className="site-files">
               <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
@@ -139,7 +140,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
               <Button onClick={() => saveFile('palette.css', paletteToCss(draft.palette), 'text/css')}>
                 {t('Export as CSS')}
               </Button>
-              <FileButton
+              <TextFileButton
                 words={t('Bring in design tokens')}
                 accept=".json,application/json"
                 give={([file]) => {
@@ -211,33 +212,24 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
   const frames = draft.frames?.join(' ') ?? '';
   return (
     <>
-      <label className="row">
-        <span>{t('Code type that is taken first')}</span>
-        <select value={draft.form} onChange={(event) => change({ form: event.target.value })}>
-          {FORMS.map(({ id }) => (
-            <option key={id} value={id}>
-              {formLabelOf(id)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ChoiceField
+        label={t('Code type that is taken first')}
+        className="row"
+        value={draft.form}
+        options={FORMS.map(({ id }) => [id, formLabelOf(id)])}
+        set={(form) => change({ form })}
+      />
       <fieldset className="kept-forms">
         <legend>{t('Code types that stay whole there (none ticked: all are offered)')}</legend>
         {FORMS.map(({ id }) => (
-          <label key={id} className="tick">
-            <input type="checkbox" checked={draft.keeps.includes(id)} onChange={(event) => keep(id, event.target.checked)} />
-            {formLabelOf(id)}
-          </label>
+          <Tick key={id} label={formLabelOf(id)} on={draft.keeps.includes(id)} set={(on) => keep(id, on)} />
         ))}
       </fieldset>
-      <label className="tick">
-        <input
-          type="checkbox"
-          checked={draft.strips.scripts}
-          onChange={(event) => change({ strips: { ...draft.strips, scripts: event.target.checked } })}
-        />
-        {t('It takes scripts out')}
-      </label>
+      <Tick
+        label={t('It takes scripts out')}
+        on={draft.strips.scripts}
+        set={(scripts) => change({ strips: { ...draft.strips, scripts } })}
+      />
       {STRIPPED.map(({ part, label }) => (
         <TextRow
           key={part}
@@ -283,29 +275,17 @@ const TextRow = ({ label, value, instead, wrong, set }: RowProps<string>): React
   // Typed as it is, so that a space at the end of a list does not vanish under the cursor.
   const [text, setText] = useState(value);
   return (
-    <label className="row">
-      <span>{label}</span>
-      <input
-        value={text}
-        placeholder={instead}
-        aria-invalid={wrong !== undefined}
-        onChange={(event) => (setText(event.target.value), set(event.target.value))}
-      />
-      {wrong && <small className="wrong">{wrong}</small>}
-    </label>
+    <WordsField
+      label={label}
+      className="row"
+      wrong={wrong}
+      placeholder={instead}
+      value={text}
+      set={(typed) => (setText(typed), set(typed))}
+    />
   );
 };
 
 const NumberRow = ({ label, value, wrong, set }: RowProps<number>): ReactElement => (
-  <label className="row">
-    <span>{label}</span>
-    <input
-      type="number"
-      value={Number.isNaN(value) ? '' : value}
-      aria-invalid={wrong !== undefined}
-      onChange={(event) => set(event.target.valueAsNumber)}
-    />
-    <small>{t('px')}</small>
-    {wrong && <small className="wrong">{wrong}</small>}
-  </label>
+  <NumberField label={label} className="row" unit={t('px')} wrong={wrong} value={value} set={set} />
 );

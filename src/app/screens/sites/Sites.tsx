@@ -9,7 +9,7 @@ import { readSiteFile } from '../../state/imports.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppSelector, type Store } from '../../state/store.ts';
-import { FileButton } from '../../ui/FileButton.tsx';
+import { TextFileButton } from '../../fields/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { measureSite } from './measureSite.ts';
 import { SiteEditor } from './SiteEditor.tsx';
@@ -75,8 +75,8 @@ export function Sites(): ReactElement {
         <Button variant="outlined" disabled={sites.length === 0} onClick={() => void another()}>
           {t('New site, like this one')}
         </Button>
-        <FileButton words={t('Bring a site in')} accept=".json,application/json" give={bringIn} />
-        <FileButton
+        <TextFileButton words={t('Bring a site in')} accept=".json,application/json" give={bringIn} />
+        <TextFileButton
           words={t('Learn a site from a saved page')}
           multiple
           accept=".html,.htm,.css,text/html,text/css"

@@ -11,6 +11,7 @@ import type { Store } from '../../state/store.ts';
 import { listEmbeds, replaceWorks } from '../../storage/embeds.ts';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
 import { t } from '../../../messages/t.ts';
+import { Tick } from '../../fields/Tick.tsx';
 
 /** Embeds that are made anew between two looks at the screen. */
 const AT_ONCE = 20;
@@ -66,16 +67,11 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
       <ul className="style-change">
         {would?.slice(0, SHOWN).map(({ embed, settings }) => (
           <li key={embed.id}>
-            <label className="tick">
-              <input
-                type="checkbox"
-                checked={chosen.has(embed.id)}
-                onChange={({ target }) =>
-                  setChosen(new Set(target.checked ? [...chosen, embed.id] : [...chosen].filter((id) => id !== embed.id)))
-                }
-              />
-              {embed.title}
-            </label>
+            <Tick
+              label={embed.title}
+              on={chosen.has(embed.id)}
+              set={(on) => setChosen(new Set(on ? [...chosen, embed.id] : [...chosen].filter((id) => id !== embed.id)))}
+            />
             <ul>
               {settings.map(({ setting, before, after }) => (
                 <li key={setting}>

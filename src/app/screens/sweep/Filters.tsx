@@ -7,6 +7,7 @@ import { sayFile, sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { showMoment, showNumber, t } from '../../../messages/t.ts';
+import { SearchField } from '../../fields/SearchField.tsx';
 
 /** Which embeds are shown. `host` is undefined for all, and null for those of no known host. */
 export interface Filter {
@@ -57,13 +58,7 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
     ));
   return (
     <nav className="sweep-filters" aria-label={t('Which are shown')}>
-      <input
-        type="search"
-        aria-label={t('Find in places and items')}
-        placeholder={t('Find in places and items')}
-        value={filter.text}
-        onChange={({ target }) => change({ ...filter, text: target.value })}
-      />
+      <SearchField label={t('Find in places and items')} value={filter.text} set={(text) => change({ ...filter, text })} />
       <div role="group" aria-label={t('All, or only some')}>
         {bars([
           ['all', t('All embeds'), numbers.embeds],

@@ -11,6 +11,7 @@ import { isFull } from '../../storage/database.ts';
 import { listPlaces } from '../../storage/places.ts';
 import type { SweepState } from '../../sweep/run.ts';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   state: SweepState;
@@ -45,12 +46,7 @@ export function OnShelf({ state: { files, phase, name }, embeds, site }: Props):
   return (
     <section className="sweep-shelf" aria-label={t('Shelf')}>
       <h3>{t('Shelf')}</h3>
-      {!byAddress && (
-        <label>
-          {t('“{name}” stands at', { name })}{' '}
-          <input type="url" value={address} spellCheck={false} onChange={({ target }) => setAddress(target.value)} />
-        </label>
-      )}
+      {!byAddress && <WordsField label={t('“{name}” stands at', { name })} type="url" value={address} set={setAddress} />}
       <div>
         <Button
           disabled={wait || placed.length === 0}

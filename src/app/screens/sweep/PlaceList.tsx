@@ -10,6 +10,7 @@ import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { keyOf } from '../../sweep/run.ts';
 import { showNumber, t } from '../../../messages/t.ts';
+import { TickBox } from '../../fields/Tick.tsx';
 
 interface Props {
   embeds: readonly SweptEmbed[];
@@ -130,12 +131,7 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
   return (
     <>
       {change ? (
-        <input
-          type="checkbox"
-          aria-label={t('Change {file}, line {line}', { file, line })}
-          checked={changes}
-          onChange={({ target }) => spare(keyOf(embed), !target.checked)}
-        />
+        <TickBox name={t('Change {file}, line {line}', { file, line })} on={changes} set={(on) => spare(keyOf(embed), !on)} />
       ) : (
         <span />
       )}

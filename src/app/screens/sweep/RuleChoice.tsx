@@ -7,6 +7,7 @@ import { sayShortly } from '../../../messages/sweep.ts';
 import { selectStyles } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { t } from '../../../messages/t.ts';
+import { Tick } from '../../fields/Tick.tsx';
 
 interface Props {
   /** Whether hosts were asked what is gone. */
@@ -27,40 +28,52 @@ export function RuleChoice({ asked, rules, numbers, site, follow }: Props): Reac
   return (
     <fieldset className="sweep-rules">
       <legend>{t('What is changed')}</legend>
-      <Tick on={rules.style} set={(on) => follow({ ...rules, style: on })} disabled={!style || style.rules.length === 0}>
-        {t('Follow the house style of')} {site?.name ?? t('the site')}
-        {(!style || style.rules.length === 0) && <small>{t('This site has none yet.')}</small>}
-      </Tick>
-      <Tick on={rules.titles} set={(on) => follow({ ...rules, titles: on })}>
-        {t('Give frames without a title that of the heading above')}
-      </Tick>
-      <Tick on={rules.covers} set={(on) => follow({ ...rules, covers: on })}>
-        {t('Put a cover before everything that loads unasked')}
-      </Tick>
-      <Tick on={rules.gone} set={(on) => follow({ ...rules, gone: on })} disabled={!asked}>
-        {t('Turn what is gone into a link')}
-        {!asked && <small>{t('Ask the hosts first.')}</small>}
-      </Tick>
+      <Tick
+        on={rules.style}
+        set={(on) => follow({ ...rules, style: on })}
+        disabled={!style || style.rules.length === 0}
+        label={
+          <span>
+            {t('Follow the house style of')} {site?.name ?? t('the site')}
+            {(!style || style.rules.length === 0) && <small>{t('This site has none yet.')}</small>}
+          </span>
+        }
+      />
+      <Tick
+        on={rules.titles}
+        set={(on) => follow({ ...rules, titles: on })}
+        label={<span>{t('Give frames without a title that of the heading above')}</span>}
+      />
+      <Tick
+        on={rules.covers}
+        set={(on) => follow({ ...rules, covers: on })}
+        label={<span>{t('Put a cover before everything that loads unasked')}</span>}
+      />
+      <Tick
+        on={rules.gone}
+        set={(on) => follow({ ...rules, gone: on })}
+        disabled={!asked}
+        label={
+          <span>
+            {t('Turn what is gone into a link')}
+            {!asked && <small>{t('Ask the hosts first.')}</small>}
+          </span>
+        }
+      />
       {offered.length > 0 && <h3>{t('Put right what was found')}</h3>}
       {offered.map(({ code, example, places }) => (
-        <Tick key={code} on={rules.putRight.includes(code)} set={(on) => putRight(code, on)}>
-          {sayShortly(example)} ({places}){example.remedy && <small>{sayRemedy({ ...example, remedy: example.remedy })}</small>}
-        </Tick>
+        <Tick
+          key={code}
+          on={rules.putRight.includes(code)}
+          set={(on) => putRight(code, on)}
+          label={
+            <span>
+              {sayShortly(example)} ({places})
+              {example.remedy && <small>{sayRemedy({ ...example, remedy: example.remedy })}</small>}
+            </span>
+          }
+        />
       ))}
     </fieldset>
   );
 }
-
-interface TickProps {
-  on: boolean;
-  set: (on: boolean) => void;
-  disabled?: boolean;
-  children: React.ReactNode;
-}
-
-const Tick = ({ on, set, disabled = false, children }: TickProps): ReactElement => (
-  <label className="tick">
-    <input type="checkbox" checked={on} disabled={disabled} onChange={({ target }) => set(target.checked)} />
-    <span>{children}</span>
-  </label>
-);

@@ -5,6 +5,7 @@ import { sayCrawl, sayCrawlEnd } from '../../../messages/sweep.ts';
 import type { SiteFile } from '../../../workers/siteFile.ts';
 import { readSite } from '../../../workers/readSite.ts';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   disabled: boolean;
@@ -49,17 +50,13 @@ export function SiteByAddress({ disabled, begin, say }: Props): ReactElement {
   };
   return (
     <form className="sweep-address" onSubmit={(event) => void read(event)}>
-      <label>
-        {t('Address of a site')}{' '}
-        <input
-          type="url"
-          required
-          pattern="https?://.+"
-          value={address}
-          spellCheck={false}
-          onChange={({ target }) => setAddress(target.value)}
-        />
-      </label>
+      <WordsField
+        label={t('Address of a site')}
+        type="url"
+        value={address}
+        set={setAddress}
+        control={{ required: true, pattern: 'https?://.+' }}
+      />
       <Button type="submit" variant="outlined" disabled={disabled || reading !== null}>
         {t('Read the site')}
       </Button>

@@ -15,6 +15,7 @@ import type { SweptSite } from '../../storage/sweeps.ts';
 import { canWriteFolders, filesAgain, filesIn, pickFolder } from '../../sweep/folder.ts';
 import type { OpenedSite, SweepRun } from '../../sweep/run.ts';
 import { t } from '../../../messages/t.ts';
+import { FileButton } from '../../fields/FileButton.tsx';
 
 interface Props {
   ready: boolean;
@@ -85,9 +86,9 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
             {t('Open a folder')}
           </Button>
         ) : (
-          <Files words={t('Open a folder')} disabled={!ready} take={take} folder />
+          <FileButton words={t('Open a folder')} variant="contained" disabled={!ready} multiple folder give={take} />
         )}
-        <Files words={t('Open a zip or files')} disabled={!ready} take={take} />
+        <FileButton words={t('Open a zip or files')} variant="outlined" disabled={!ready} multiple give={take} />
         <Button disabled={!ready} onClick={sample}>
           {t('Try a sample site')}
         </Button>
@@ -105,28 +106,3 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     </div>
   );
 }
-
-interface FilesProps {
-  words: string;
-  disabled: boolean;
-  take: (files: readonly File[]) => Promise<void>;
-  folder?: boolean;
-}
-
-const Files = ({ words, disabled, take, folder = false }: FilesProps): ReactElement => (
-  <Button component="label" role={undefined} variant={folder ? 'contained' : 'outlined'} disabled={disabled}>
-    {words}
-    <input
-      type="file"
-      className="hidden-words"
-      multiple
-      disabled={disabled}
-      {...(folder && { webkitdirectory: '' })}
-      onChange={({ target }) => {
-        const files = [...(target.files ?? [])];
-        target.value = '';
-        void take(files);
-      }}
-    />
-  </Button>
-);

@@ -15,6 +15,7 @@ import { PutRightList } from './PutRightList.tsx';
 import { PlaceList } from './PlaceList.tsx';
 import { RuleChoice } from './RuleChoice.tsx';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 const GROUPED_BY: Record<Grouping, string> = { finding: t('finding'), host: t('host'), item: t('item'), file: t('page') };
 
@@ -62,17 +63,13 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
       </p>
       <Filters numbers={numbers} again={again} filter={filter} change={setFilter} />
       <section className="sweep-places" aria-label={t('Embeds')}>
-        <label className="sweep-by">
-          {t('Put together by')}{' '}
-          <select value={by} onChange={({ target }) => setBy(target.value as Grouping | '')}>
-            <option value="">{t('nothing')}</option>
-            {GROUPINGS.map((one) => (
-              <option key={one} value={one}>
-                {GROUPED_BY[one]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <ChoiceField
+          label={t('Put together by')}
+          className="sweep-by"
+          value={by}
+          options={[['', t('nothing')], ...GROUPINGS.map((one) => [one, GROUPED_BY[one]] as const)]}
+          set={setBy}
+        />
         {filter.only === 'left' ? (
           <LeftList swept={swept} />
         ) : filter.only === 'putRight' ? (

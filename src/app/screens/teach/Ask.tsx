@@ -6,6 +6,7 @@ import type { Question } from '../../../core/teach/questions.ts';
 import { saySetting } from '../../../messages/settings.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';
 import { t } from '../../../messages/t.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
 
 /** Settings that only a host can do. */
 const OF_HOSTS = SETTINGS.filter(({ moment }) => moment !== 'frame' && moment !== 'around');
@@ -78,15 +79,17 @@ function Meaning({ label, likely, choice, choose }: MeaningProps): ReactElement 
   const read = (text: string): Choice => (text === 'leave' ? null : text === 'other' ? 'other' : known[Number(text)]!);
   return (
     <>
-      <select aria-label={label} value={value} onChange={(event) => choose(read(event.target.value))}>
-        {known.map(({ setting, value: told }, i) => (
-          <option key={setting} value={i}>
-            {saySetting(setting, told)}
-          </option>
-        ))}
-        <option value="other">{t('something else …')}</option>
-        <option value="leave">{t('leave this code out')}</option>
-      </select>
+      <ChoiceField
+        label={label}
+        labelled="hidden"
+        value={String(value)}
+        options={[
+          ...known.map(({ setting, value: told }, i) => [String(i), saySetting(setting, told)] as const),
+          ['other', t('something else …')],
+          ['leave', t('leave this code out')],
+        ]}
+        set={(one) => choose(read(one))}
+      />
       {choice === 'other' && (
         <SettingPick
           possible={OF_HOSTS}

@@ -1,7 +1,7 @@
 import '../../card/card.css';
 import './teach.css';
 import { Button } from '@mui/material';
-import { useEffect, useMemo, useReducer, type ReactElement } from 'react';
+import { useEffect, useMemo, useReducer, useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { z } from 'zod';
@@ -16,6 +16,7 @@ import { Examples } from './Examples.tsx';
 import { beginLesson, learnLesson, stepLesson } from './lesson.ts';
 import { Understood } from './Understood.tsx';
 import { t } from '../../../messages/t.ts';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 const arrival = z.object({ text: z.string().max(200_000) });
 
@@ -101,28 +102,30 @@ export function Teach(): ReactElement {
 
 /** Whatever is pasted is taken at once; what is typed, with the button. */
 function BringExamples({ bring }: { bring: (text: string) => void }): ReactElement {
+  const [text, setText] = useState('');
   return (
     <form
       className="bring"
       onSubmit={(event) => {
         event.preventDefault();
-        const field = event.currentTarget.elements.namedItem('examples') as HTMLTextAreaElement;
-        bring(field.value);
-        field.value = '';
+        bring(text);
+        setText('');
       }}
     >
-      <label htmlFor="examples">{t('Links and embed codes, in any order')}</label>
-      <textarea
-        id="examples"
-        name={t('examples')}
-        rows={3}
-        spellCheck={false}
-        autoFocus
-        onPaste={(event) => {
-          const pasted = event.clipboardData.getData('text/plain');
-          if (event.currentTarget.value !== '' || pasted.trim() === '') return;
-          event.preventDefault();
-          bring(pasted);
+      <WordsField
+        label={t('Links and embed codes, in any order')}
+        labelled="above"
+        lines={3}
+        value={text}
+        set={setText}
+        control={{
+          autoFocus: true,
+          onPaste: (event) => {
+            const pasted = event.clipboardData.getData('text/plain');
+            if (text !== '' || pasted.trim() === '') return;
+            event.preventDefault();
+            bring(pasted);
+          },
         }}
       />
       <Button type="submit" variant="outlined">

@@ -12,9 +12,10 @@ import { KIND_WORDS } from '../../../messages/kinds.ts';
 import { CERTAINTY_WORDS, sayFrom, saySpelt } from '../../../messages/teach.ts';
 import { LinkDrawing } from '../../card/LinkDrawing.tsx';
 import { Taken } from '../../card/Taken.tsx';
-import { Choice } from '../../ui/Choice.tsx';
 import { t } from '../../../messages/t.ts';
 import { labelOf } from '../../../messages/labels.ts';
+import { ChoiceField } from '../../fields/ChoiceField.tsx';
+import { WordsField } from '../../fields/WordsField.tsx';
 
 interface Props {
   card: HostCard;
@@ -37,10 +38,13 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
   return (
     <>
       <div className="teach-name">
-        <label>
-          {t('Name of the host')} <input value={name} placeholder={card.name} onChange={(event) => call(event.target.value)} />
-        </label>
-        <Choice label={t('Kind')} value={Object.values(card.targets)[0]!.kind} words={KIND_WORDS} change={judge} />
+        <WordsField label={t('Name of the host')} placeholder={card.name} value={name} set={call} />
+        <ChoiceField
+          label={t('Kind')}
+          value={Object.values(card.targets)[0]!.kind}
+          options={Object.entries(KIND_WORDS)}
+          set={judge}
+        />
       </div>
       {links.map((link) => {
         const [example] = link.examples;
@@ -116,9 +120,7 @@ function Trial({ card }: { card: HostCard }): ReactElement {
   const frame = link.trim() === '' ? undefined : frameOf(link.trim(), {}, book);
   return (
     <div className="trial">
-      <label>
-        {t('Try another link')} <input value={link} onChange={(event) => setLink(event.target.value)} spellCheck={false} />
-      </label>
+      <WordsField label={t('Try another link')} value={link} set={setLink} />
       <p role="status">
         {frame === null && t('The card does not know this link. Bring it with its code, and it will.')}
         {frame && <code>{frame}</code>}

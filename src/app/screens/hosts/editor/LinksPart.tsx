@@ -11,6 +11,7 @@ import { Turning } from '../Turning.tsx';
 import type { Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { t } from '../../../../messages/t.ts';
+import { WordsField } from '../../../fields/WordsField.tsx';
 
 interface Props {
   card: HostCard;
@@ -98,9 +99,7 @@ function Examples({ form, book, card, set }: ExamplesProps): ReactElement {
           if (refused === null) setMore('');
         }}
       >
-        <label>
-          {t('Another example')} <input value={more} spellCheck={false} onChange={({ target }) => setMore(target.value)} />
-        </label>
+        <WordsField label={t('Another example')} value={more} set={setMore} />
         <Button type="submit" disabled={more.trim() === ''}>
           {t('Add it')}
         </Button>

@@ -2,11 +2,11 @@ import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { PLAYER_FIELDS, type HostCard, type PlayerMessages } from '../../../../core/known/hosts/card.ts';
 import { ENCODING_WORDS, EVENT_WORDS, FIELD_WORDS } from '../../../../messages/cardEditor.ts';
-import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { RowEnds } from './RowEnds.tsx';
 import { t } from '../../../../messages/t.ts';
+import { ChoiceField } from '../../../fields/ChoiceField.tsx';
 
 const NONE: PlayerMessages = { encoding: 'object', event: 'event', events: { play: 'playing' }, fields: {}, ask: {} };
 
@@ -32,11 +32,11 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
     <section aria-label={t('Player messages')}>
       <h3>{t('Player messages')}</h3>
       <div className="editor-fields">
-        <Choice
+        <ChoiceField
           label={t('A message is')}
           value={player.encoding}
-          words={ENCODING_WORDS}
-          change={(encoding) => set({ encoding })}
+          options={Object.entries(ENCODING_WORDS)}
+          set={(encoding) => set({ encoding })}
         />
         <DraftField label={t('Its name stands at')} value={player.event} change={(event) => set({ event })} />
       </div>
@@ -47,11 +47,11 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
             value={word}
             change={(text) => set({ events: Object.fromEntries(events.with(i, [text, meaning])) })}
           />
-          <Choice
+          <ChoiceField
             label={t('means that it')}
             value={meaning}
-            words={EVENT_WORDS}
-            change={(event) => set({ events: { ...player.events, [word]: event } })}
+            options={Object.entries(EVENT_WORDS)}
+            set={(event) => set({ events: { ...player.events, [word]: event } })}
           />
           <RowEnds what={t('the name {word}', { word })} remove={() => set({ events: without(player.events, word) })} />
         </div>

@@ -7,11 +7,12 @@ import { SETTINGS, settingOf, type SettingId } from '../../../../core/known/sett
 import { PLACE_WORDS } from '../../../../messages/cardEditor.ts';
 import { sayOption } from '../../../../messages/settings.ts';
 import { FORM_WORDS, saySpelt } from '../../../../messages/teach.ts';
-import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { t } from '../../../../messages/t.ts';
 import { labelOf } from '../../../../messages/labels.ts';
+import { ChoiceField } from '../../../fields/ChoiceField.tsx';
+import { Tick } from '../../../fields/Tick.tsx';
 
 interface Props {
   card: HostCard;
@@ -50,17 +51,12 @@ export function SettingsPart({ card, change }: Props): ReactElement {
           </div>
         );
       })}
-      <label className="draft-field">
-        <span>{t('Another setting')}</span>
-        <select value={next} onChange={({ target }) => setNext(target.value as SettingId)}>
-          <option value="">{t('choose one')}</option>
-          {open.map(({ id }) => (
-            <option key={id} value={id}>
-              {labelOf(id)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ChoiceField
+        label={t('Another setting')}
+        value={next}
+        options={[['', t('choose one')], ...open.map(({ id }) => [id, labelOf(id)] as const)]}
+        set={setNext}
+      />
       <Button
         variant="outlined"
         disabled={next === ''}
@@ -83,23 +79,16 @@ function Honoured({ id, use, set }: { id: SettingId; use: HonouredSetting; set: 
   const label = labelOf(id);
   return (
     <>
-      <select
-        aria-label={t('Where {label} stands', { label })}
+      <ChoiceField
+        label={t('Where {label} stands', { label })}
+        labelled="hidden"
         value={use.in}
-        onChange={({ target }) => set({ ...use, in: target.value })}
-      >
-        {places.map((place) => (
-          <option key={place} value={place}>
-            {PLACE_WORDS[place]}
-          </option>
-        ))}
-      </select>
+        options={places.map((place) => [place, PLACE_WORDS[place]])}
+        set={(place) => set({ ...use, in: place })}
+      />
       <DraftField label={t('called')} value={use.name} change={(name) => set({ ...use, name })} />
       <Spelt id={id} spelling={use.spelling} set={(spelling) => set({ ...use, spelling })} />
-      <label className="tick">
-        <input type="checkbox" checked={use.proposed} onChange={({ target }) => set({ ...use, proposed: target.checked })} />
-        {t('a guess')}
-      </label>
+      <Tick label={t('a guess')} on={use.proposed} set={(proposed) => set({ ...use, proposed })} />
     </>
   );
 }
@@ -129,8 +118,14 @@ function Spelt({ id, spelling, set }: { id: SettingId; spelling: Spelling; set: 
   }
   const forms = spellingsOf(id);
   const shown = forms.includes(spelling.form) ? forms : [...forms, spelling.form];
-  const words = Object.fromEntries(shown.map((form) => [form, FORM_WORDS[form] ?? form]));
-  return <Choice label={t('spelt as')} value={spelling.form} words={words} change={(form) => set({ form })} />;
+  return (
+    <ChoiceField
+      label={t('spelt as')}
+      value={spelling.form}
+      options={shown.map((form) => [form, FORM_WORDS[form] ?? form])}
+      set={(form) => set({ form })}
+    />
+  );
 }
 
 const spellingsOf = (id: SettingId): readonly Spelling['form'][] => PLAIN_SPELLINGS[settingOf(id).value.type] ?? ['text'];

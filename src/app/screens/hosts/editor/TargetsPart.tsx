@@ -2,11 +2,11 @@ import type { ReactElement } from 'react';
 import type { HostCard, OriginGroup, Target } from '../../../../core/known/hosts/card.ts';
 import { ACCESS_WORDS, FIT_WORDS, ORIGIN_WORDS } from '../../../../messages/cardEditor.ts';
 import { KIND_WORDS } from '../../../../messages/kinds.ts';
-import { Choice } from '../../../ui/Choice.tsx';
 import { without, type Change } from './change.ts';
 import { DraftField } from './DraftField.tsx';
 import { RowEnds } from './RowEnds.tsx';
 import { t } from '../../../../messages/t.ts';
+import { ChoiceField } from '../../../fields/ChoiceField.tsx';
 
 interface Props {
   card: HostCard;
@@ -86,7 +86,7 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
     <section aria-label={t('What is made: {name}', { name })}>
       <h3>{t('What is made: {name}', { name })}</h3>
       <div className="editor-fields">
-        <Choice label={t('Kind')} value={target.kind} words={KIND_WORDS} change={(kind) => set({ kind })} />
+        <ChoiceField label={t('Kind')} value={target.kind} options={Object.entries(KIND_WORDS)} set={(kind) => set({ kind })} />
         {target.frame !== undefined && (
           <DraftField long label={t('Frame address')} value={target.frame} change={(frame) => set({ frame })} />
         )}
@@ -111,11 +111,11 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
         const put = (next: Partial<typeof one>): string | null => set({ access: access.with(i, { ...one, ...next }) });
         return (
           <div key={i} className="editor-fields">
-            <Choice
+            <ChoiceField
               label={t('Condition {i}', { i: i + 1 })}
               value={one.needs}
-              words={ACCESS_WORDS}
-              change={(needs) => put({ needs })}
+              options={Object.entries(ACCESS_WORDS)}
+              set={(needs) => put({ needs })}
             />
             <DraftField long label={t('What it says')} value={one.words} change={(words) => put({ words })} />
             <DraftField long label={t('What helps')} value={one.remedy} change={(remedy) => put({ remedy })} />
