@@ -167,7 +167,7 @@ describe('on the Bench', () => {
   }
 
   async function columnOf(page: Page, pixels: number): Promise<void> {
-    await replaceText(page, await find(page, 'spinbutton', 'Column px'), String(pixels));
+    await replaceText(page, await find(page, 'spinbutton', 'Column'), String(pixels));
     await find(page, 'button', 'Back to the shipped one');
   }
 

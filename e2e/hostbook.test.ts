@@ -153,7 +153,7 @@ describe('the Host book', () => {
       await waitForText(page, 'cards.json[7], at identifiers.id.shape: a shape is classes');
       await waitForText(page, 'cards.json[80], at links');
       await waitForText(page, 'cards.json[150], at format');
-      expect((await page.$$('.hosts-list > ul a')).length).toBe(210);
+      expect((await page.$$('.side-list > ul a')).length).toBe(210);
     }));
 
   test('two cards that claim one link are told', () =>

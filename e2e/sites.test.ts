@@ -24,19 +24,19 @@ describe('Sites', () => {
   test('a site is changed, and kept over a reload; the Bench follows its column and its form', () =>
     visit('/sites/mill', async (page) => {
       await waitForText(page, 'What its editor keeps');
-      await set(page, 'spinbutton', 'Column px', '500');
+      await set(page, 'spinbutton', 'Column', '500');
       await page.select('.site select', 'padded');
       // Nothing is pressed: it is kept by itself, also where the screen is left at once.
       await find(page, 'button', 'Back to the shipped one');
-      await set(page, 'spinbutton', 'Column px', '520');
+      await set(page, 'spinbutton', 'Column', '520');
       await press(page, 'link', 'Shelf');
       await press(page, 'link', 'Sites');
       await waitForText(page, '520 px');
-      await set(page, 'spinbutton', 'Column px', '510');
+      await set(page, 'spinbutton', 'Column', '510');
       await waitForText(page, '510 px');
       await press(page, 'button', 'Undo the last change');
       await waitForText(page, '520 px');
-      await set(page, 'spinbutton', 'Column px', '500');
+      await set(page, 'spinbutton', 'Column', '500');
       await waitForText(page, 'Kept');
       await reload(page);
       await waitForText(page, '500 px');
@@ -82,14 +82,14 @@ describe('Sites', () => {
         page.on(event, (request) => {
           if (request.url().includes('reedcutters')) ends.push(`${event} ${request.failure()?.errorText ?? ''}`);
         });
-      const field = (await page.waitForSelector('.sites-list input[multiple]')) as ElementHandle<HTMLInputElement>;
+      const field = (await page.waitForSelector('.side-list input[multiple]')) as ElementHandle<HTMLInputElement>;
       await field.uploadFile(html, css);
       await until(page, () => document.querySelector('.site h2')?.textContent === 'Reed Cutters');
       const value = (role: string, name: string): Promise<string> =>
         find(page, role, name).then((input) => input.evaluate((element) => (element as HTMLInputElement).value));
-      expect(await value('spinbutton', 'Column px')).toBe('612');
-      expect(await value('spinbutton', 'Side margin px')).toBe('20');
-      expect(await value('spinbutton', 'Text size px')).toBe('18');
+      expect(await value('spinbutton', 'Column')).toBe('612');
+      expect(await value('spinbutton', 'Side margin')).toBe('20');
+      expect(await value('spinbutton', 'Text size')).toBe('18');
       expect(await value('textbox', 'Address of its pages')).toBe('https://reedcutters.example');
       expect(await value('textbox', 'Language')).toBe('nl');
       expect(await page.$$eval('.site input', (inputs) => inputs.map((input) => input.value))).toEqual(
@@ -107,7 +107,7 @@ describe('Sites', () => {
       await find(page, 'button', 'Remove the site');
       await press(page, 'button', 'Remove the site');
       const folder = mkdtempSync(join(tmpdir(), 'sites-'));
-      const field = (await page.waitForSelector('.sites-list input[type=file]')) as ElementHandle<HTMLInputElement>;
+      const field = (await page.waitForSelector('.side-list input[type=file]')) as ElementHandle<HTMLInputElement>;
       const give = async (data: unknown): Promise<void> => {
         writeFileSync(join(folder, 'site.json'), JSON.stringify(data));
         await field.uploadFile(join(folder, 'site.json'));

@@ -65,7 +65,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         set={take}
         control={{ readOnly: long, onPaste }}
       />
-      <div className="batch-ways">
+      <div className="line batch-ways">
         <TextFileButton
           words={t('Open a file')}
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"

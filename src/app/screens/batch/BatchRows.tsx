@@ -37,12 +37,12 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
   const numbers = chosen.size > 0 ? [...chosen] : Array.from({ length: count }, (_, row) => row);
   return (
     <div className="batch">
-      <header className="batch-head">
+      <header className="line batch-head">
         <h1>
           {t('Batch')}
           {batch.name && <small> {batch.name}</small>}
         </h1>
-        <div className="batch-counts" role="group" aria-label={t('Rows shown')}>
+        <div className="line batch-counts" role="group" aria-label={t('Rows shown')}>
           {(['all', 'person', 'look', 'done'] as const).map((one) => (
             <button
               key={one}
@@ -67,7 +67,7 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
       </header>
       <Progress run={run} state={state} total={table.count} />
       {choices && <Columns table={table} assign={(roles) => begin({ roles })} running={running} />}
-      <div className="batch-set">
+      <div className="line batch-set">
         <span>{chosen.size > 0 ? t('For the {chosen} chosen:', { chosen: chosen.size }) : t('For all rows:')}</span>
         {choices && (
           <SettingPick possible={SETTINGS} words={t('Set it')} take={(id, value) => run.set({ [id]: value }, numbers)} />

@@ -43,7 +43,7 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
   const wanted = items.map(({ index }) => rows[index]).join(' ');
   useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [run, wanted, progress]);
   return (
-    <div className="batch-list" ref={place} tabIndex={0} role="region" aria-label={t('Rows')}>
+    <div className="rows" ref={place} tabIndex={0} role="region" aria-label={t('Rows')}>
       <div className="batch-row batch-names" aria-hidden>
         <span />
         <span className="number">{t('Row')}</span>

@@ -91,7 +91,7 @@ export function CodePane(): ReactElement {
   };
   return (
     <section className="code" aria-label={t('Code')}>
-      <div className="code-head">
+      <div className="line code-head">
         <FormChoice />
         <Button variant="contained" className="copy" disabled={!can} onClick={run} aria-keyshortcuts="c">
           {COPY_WORDS[copied]}
@@ -101,7 +101,7 @@ export function CodePane(): ReactElement {
         </span>
       </div>
       {there ? <Editor /> : <p className="quiet code-empty">{t('The code to take away stands here.')}</p>}
-      <Toolbar label={t('What else is done with the code')} className="code-beside">
+      <Toolbar label={t('What else is done with the code')} className="line code-beside">
         {WAYS.map(({ way, words }) => (
           <button key={way} type="button" className="inline-remedy" disabled={!there} onClick={() => dispatch(wayOpened(way))}>
             {words}

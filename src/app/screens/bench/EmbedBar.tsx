@@ -21,7 +21,7 @@ export function EmbedBar({ left, top }: { left: number; top: number }): ReactEle
   const ids = useAppSelector(selectOnEmbed, sameData);
   return (
     <div className="embed-bar" style={{ left, top }}>
-      <Toolbar label={t('Size and place')} className="embed-bar-parts">
+      <Toolbar label={t('Size and place')} className="line embed-bar-parts">
         {ids.map((id) => (
           <Token key={id} id={id} />
         ))}

@@ -113,7 +113,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
               : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.map(nameOf))}
         </p>
       )}
-      <div className="dialog-ways">
+      <div className="line dialog-ways">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
             {t('Take “{form}”', { form: formLabelOf(best.form) })}

@@ -85,7 +85,7 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
         {row.by === 'person' && t(', as you saw it')}
       </small>
       {row.verdict === 'not seen' && (
-        <span className="proof-answers">
+        <span className="line proof-answers">
           <button type="button" className="inline-remedy" onClick={() => answer(true)}>
             {t('Yes')}
           </button>
@@ -114,7 +114,7 @@ function Summary(): ReactElement {
           {proof.code === code ? t('; kept with the embed.') : t('; the code has changed since.')}
         </p>
       )}
-      <div className="proof-ends">
+      <div className="line proof-ends">
         {step === null && (
           <Button variant="outlined" onClick={() => dispatch(proofBegun())}>
             {t('Once more')}

@@ -118,7 +118,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
               : [];
   if (offers.length === 0) return null;
   return (
-    <div className="offers">
+    <div className="line offers">
       {type === 'colour' && site && <small>{t('Colours of {site}:', { site: site.name })}</small>}
       {offers}
     </div>

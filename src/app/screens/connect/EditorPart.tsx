@@ -33,7 +33,7 @@ export function EditorPart(): ReactElement {
           'Editors that speak oEmbed turn a link that stands alone on a line into a player. Give them this address as the provider, and every link that the Host book knows becomes the code of your site, in its house style.',
         )}
       </p>
-      <form className="connect-fields" onSubmit={send}>
+      <form className="line connect-fields" onSubmit={send}>
         <ServerSitePick label={t('Site')} site={site} choose={setSite} />
         <TextField
           size="small"

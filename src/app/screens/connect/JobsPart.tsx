@@ -135,7 +135,7 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
   };
   return (
     <form className="connect-ask" onSubmit={send}>
-      <div className="connect-fields">
+      <div className="line connect-fields">
         <TextField
           size="small"
           select

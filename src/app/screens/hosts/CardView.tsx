@@ -34,7 +34,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
   const told = inLanguage(card, language());
   return (
     <>
-      <header className="card-head">
+      <header className="line card-head">
         <h2>{card.name}</h2>
         <span className="quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
         <Actions card={card} own={own} />
@@ -138,7 +138,7 @@ function Conditions({ card }: { card: HostCard }): ReactElement | null {
   return (
     <>
       <h3>{t('Conditions')}</h3>
-      <ul className="conditions">
+      <ul className="bullets">
         {unique.map(({ words, remedy, date }) => (
           <li key={words}>
             {words} {remedy} <small>({date})</small>

@@ -22,7 +22,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
   const card = cards.find((one) => one.id === id);
   return (
     <div className="hosts">
-      <nav className="hosts-list" aria-label={t('Host cards')}>
+      <nav className="side-list" aria-label={t('Host cards')}>
         <h1>{t('Host book')}</h1>
         <NavLink to="/hosts" end>
           {t('All hosts, all settings')}

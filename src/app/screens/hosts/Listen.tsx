@@ -94,7 +94,7 @@ const knownOf = (store: Store, item: Item) => factsAbout(store.getState(), item.
 
 function Found({ found }: { found: Listened }): ReactElement {
   return (
-    <ul>
+    <ul className="bullets">
       {sayListened(found).map((line) => (
         <li key={line}>{line}</li>
       ))}

@@ -137,7 +137,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         />
         <small className="quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
-        <span className="order-clip">
+        <span className="line order-clip">
           <TimeField
             label={t('from')}
             name={t('Entry {place} from', { place })}

@@ -36,7 +36,7 @@ function Cover({ order: { cover, coverAt }, change }: Props): ReactElement {
     else change({ cover: made });
   };
   return (
-    <div className="order-cover">
+    <div className="line order-cover">
       {cover !== undefined && <img src={cover} alt={t('The cover as it is')} width="72" height="72" />}
       <FileButton
         words={t('Choose a picture file')}
@@ -83,7 +83,7 @@ function Links({ order: { links }, change }: Props): ReactElement {
           </li>
         ))}
       </ul>
-      <form className="order-link" onSubmit={add}>
+      <form className="line order-link" onSubmit={add}>
         <WordsField label={t('Words of a link')} labelled="above" value={words} set={setWords} />
         <WordsField label={t('Its address')} labelled="above" placeholder="https://…" value={address} set={setAddress} />
         <Button type="submit" variant="outlined" disabled={page === null || words.trim() === '' || links.length >= 20}>

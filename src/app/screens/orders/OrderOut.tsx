@@ -62,7 +62,7 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
           {t('The editor of {site} takes scripts out of pasted code, and this needs one.', { site: site.name })}
         </span>
       )}
-      <div className="order-take">
+      <div className="line order-take">
         <Button variant="contained" disabled={order.entries.length === 0} onClick={copy}>
           {t('Copy the code')}
         </Button>

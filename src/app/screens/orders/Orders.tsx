@@ -21,7 +21,7 @@ export function Orders(): ReactElement {
   const order = kept?.orders.find((one) => one.order.id === id)?.order;
   return (
     <div className="orders">
-      <nav className="orders-list" aria-label={t('Running orders')}>
+      <nav className="side-list" aria-label={t('Running orders')}>
         <h1>{t('Running orders')}</h1>
         <Begin />
         <ul>

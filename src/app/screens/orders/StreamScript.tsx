@@ -21,7 +21,7 @@ export function StreamScript({ address, set }: Props): ReactElement {
     else if (isWebAddress(next.trim())) set(next.trim());
   };
   return (
-    <div className="order-stream">
+    <div className="line order-stream">
       <p>
         {t('An entry is a stream, and Firefox plays none by itself. Save the script, put it on your site, and give its address.')}
       </p>

@@ -69,7 +69,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
             ? t('None was saved yet.')
             : t('The last was saved on {date}; {count} changed since.', { date: showDay(since[0]), count: since[1] }))}
       </p>
-      <div className="dialog-ways">
+      <div className="line dialog-ways">
         <Button variant="contained" onClick={() => told(save(null))}>
           {t('Save everything')}
         </Button>

@@ -63,7 +63,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
           {t('Close')}
         </Button>
       </header>
-      <p className="detail-ways">
+      <p className="line detail-ways">
         <Link to={`/bench/${embed.id}`}>{t('Open on the Bench')}</Link>
         <Button onClick={() => setKit(true)}>{t('Texts for a post')}</Button>
         <Button onClick={next}>{t('Next one like this')}</Button>

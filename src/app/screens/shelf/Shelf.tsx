@@ -75,7 +75,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
   };
   return (
     <div className="shelf" data-open={shown !== undefined}>
-      <header className="shelf-head">
+      <header className="line shelf-head">
         <h1>{t('Shelf')}</h1>
         {entries.length > 0 && (
           <Narrow
@@ -164,7 +164,7 @@ function Empty(): ReactElement {
           a: (inside) => <Link to="/bench/example">{inside}</Link>,
         })}
       </p>
-      <ul>
+      <ul className="bullets">
         <li>{t('Find an embed again by its title, host, tag, or the page where it stands.')}</li>
         <li>{t('Note where each was placed, and give it the days on which it goes out.')}</li>
         <li>{t('Change many at once, take their codes as one block, back everything up.')}</li>

@@ -64,7 +64,7 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
     await navigate(`/orders/${order.id}`);
   };
   return (
-    <div className="shelf-actions">
+    <div className="line shelf-actions">
       {picked.length > 0 ? (
         <>
           <strong>{t('{count} chosen', { count: picked.length })}</strong>

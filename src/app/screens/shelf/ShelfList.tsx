@@ -51,7 +51,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
     }),
   );
   return (
-    <div className="shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
+    <div className="rows shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {inSight.map(({ index, start, size }) => {
           const row = rows[index]!;

@@ -37,7 +37,7 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
   }));
   const thumbnails = useThumbnails(rows.flatMap(({ some }) => some.map(({ embed }) => embed.id)));
   return (
-    <div className="shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
+    <div className="rows shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {rows.flatMap(({ start, some }) =>
           some.map(({ embed: { id, title, kind }, state }, i) => (

@@ -16,7 +16,7 @@ interface LooksProps {
 
 /** Text and ground of one theme, with their contrast. */
 export const Looks = ({ name, looks, set, wrong }: LooksProps): ReactElement => (
-  <div className="looks">
+  <div className="line looks">
     <b style={{ color: parseColour(looks.text), background: parseColour(looks.ground) }}>{name}</b>
     <ColourField
       labelled="hidden"

@@ -54,7 +54,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
   };
   return (
     <section className="site" aria-label={t('Site {site}', { site: site.name })}>
-      <header className="site-head">
+      <header className="line site-head">
         <h2>{site.name}</h2>
         <span className="quiet" role="status">
           {STATES[state]}
@@ -133,7 +133,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
               set={(followsTheme) => change({ followsTheme })}
             />
             <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
-            <div className="site-files">
+            <div className="line site-files">
               <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
                 {t('Export as design tokens')}
               </Button>

@@ -57,7 +57,7 @@ export function Sites(): ReactElement {
   };
   return (
     <div className="sites">
-      <nav className="sites-list" aria-label={t('Sites')}>
+      <nav className="side-list" aria-label={t('Sites')}>
         <h1>{t('Sites')}</h1>
         <ul>
           {sites.map(({ id: siteId, name, column }) => (

@@ -56,7 +56,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
   });
   if (embeds.length === 0) return <p className="quiet">{t('None of the embeds is of this kind.')}</p>;
   return (
-    <div className="sweep-list" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
+    <div className="rows" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
       <ul style={{ height: list.getTotalSize() }}>
         {list.getVirtualItems().map(({ index, start, size }) => {
           const line = lines[index]!;

@@ -41,7 +41,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
   const changes = useMemo(() => embeds.filter((embed) => embed.change && !spared.has(keyOf(embed))).length, [embeds, spared]);
   return (
     <div className="sweep">
-      <header className="sweep-head">
+      <header className="line sweep-head">
         <h1>
           {t('Sweep')} <small>{state.name}</small>
         </h1>

@@ -37,7 +37,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
   const factAt = (at: string): Fact | undefined => facts.find((fact) => fact.at === at);
   return (
     <>
-      <div className="teach-name">
+      <div className="line teach-name">
         <WordsField label={t('Name of the host')} placeholder={card.name} value={name} set={call} />
         <ChoiceField
           label={t('Kind')}
@@ -55,7 +55,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
             <LinkDrawing card={card} form={link} book={book} links={brought} say={say} move={move} />
             <p aria-hidden="true">{t('becomes')}</p>
             {frame ? (
-              <ul className="taken" aria-label={t('The frame address, taken apart')}>
+              <ul className="link-parts" aria-label={t('The frame address, taken apart')}>
                 <Taken address={frame} book={book} />
               </ul>
             ) : (

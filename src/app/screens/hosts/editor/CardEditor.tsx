@@ -64,7 +64,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
       </header>
       <fieldset className="card-drawing" disabled={!now} aria-label={t('The card as a drawing')}>
         {!now && <p className="wrong">{t('The JSON is not right as it stands. This shows the card as it was last right.')}</p>}
-        <div className="editor-fields">
+        <div className="line editor-fields">
           <DraftField label={t('Name of the host')} value={right.name} change={(name) => change('name', { name })} />
           <DraftField label={t('As of')} value={right.updated} change={(updated) => change('updated', { updated })} />
         </div>

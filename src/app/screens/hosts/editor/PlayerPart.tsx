@@ -31,7 +31,7 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
   return (
     <section aria-label={t('Player messages')}>
       <h3>{t('Player messages')}</h3>
-      <div className="editor-fields">
+      <div className="line editor-fields">
         <ChoiceField
           label={t('A message is')}
           value={player.encoding}
@@ -41,7 +41,7 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
         <DraftField label={t('Its name stands at')} value={player.event} change={(event) => set({ event })} />
       </div>
       {events.map(([word, meaning], i) => (
-        <div key={i} className="editor-fields">
+        <div key={i} className="line editor-fields">
           <DraftField
             label={t('The name')}
             value={word}
@@ -57,7 +57,7 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
         </div>
       ))}
       <RowEnds what={t('a name')} add={() => set({ events: { ...player.events, [`name${events.length + 1}`]: 'ready' } })} />
-      <div className="editor-fields">
+      <div className="line editor-fields">
         {PLAYER_FIELDS.map((name) => {
           const field = player.fields[name];
           return (

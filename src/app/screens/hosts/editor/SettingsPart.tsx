@@ -33,7 +33,7 @@ export function SettingsPart({ card, change }: Props): ReactElement {
         const use = card.settings[id];
         const label = labelOf(id);
         return (
-          <div key={id} className="editor-fields" role="group" aria-label={label}>
+          <div key={id} className="line editor-fields" role="group" aria-label={label}>
             <strong>{label}</strong>
             {isHonoured(use) ? (
               <Honoured id={id} use={use} set={(one) => set(id, one)} />

@@ -21,7 +21,7 @@ export function TargetsPart({ card, change }: Props): ReactElement {
     <>
       <section aria-label={t('Addresses')}>
         <h3>{t('Addresses')}</h3>
-        <div className="editor-fields">
+        <div className="line editor-fields">
           {(Object.keys(ORIGIN_WORDS) as OriginGroup[]).map((group) => (
             <DraftField
               key={group}
@@ -46,7 +46,7 @@ export function TargetsPart({ card, change }: Props): ReactElement {
               identifiers: { ...card.identifiers, [name]: { ...identifier, ...next } },
             });
           return (
-            <div key={name} className="editor-fields">
+            <div key={name} className="line editor-fields">
               <DraftField label={t('“{name}” is', { name })} value={identifier.name} change={(text) => set({ name: text })} />
               <DraftField
                 label={t('Its shape')}
@@ -85,7 +85,7 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
   return (
     <section aria-label={t('What is made: {name}', { name })}>
       <h3>{t('What is made: {name}', { name })}</h3>
-      <div className="editor-fields">
+      <div className="line editor-fields">
         <ChoiceField label={t('Kind')} value={target.kind} options={Object.entries(KIND_WORDS)} set={(kind) => set({ kind })} />
         {target.frame !== undefined && (
           <DraftField long label={t('Frame address')} value={target.frame} change={(frame) => set({ frame })} />
@@ -110,7 +110,7 @@ function TargetFields({ name, target, set }: { name: string; target: Target; set
       {access.map((one, i) => {
         const put = (next: Partial<typeof one>): string | null => set({ access: access.with(i, { ...one, ...next }) });
         return (
-          <div key={i} className="editor-fields">
+          <div key={i} className="line editor-fields">
             <ChoiceField
               label={t('Condition {i}', { i: i + 1 })}
               value={one.needs}
