@@ -296,7 +296,7 @@ describe('a bundle', () => {
       await until(page, () => document.querySelectorAll('.shelf-thumbnail img').length === 2);
       await press(page, 'link', 'Orders');
       await press(page, 'button', 'New running order');
-      await waitForText(page, 'New running order 0');
+      await find(page, 'link', 'New running order 0');
       await toShelf(page, '2 embeds');
       await press(page, 'button', 'Theme');
       const theme = await page.evaluate(() => document.documentElement.dataset.theme);

@@ -1,16 +1,12 @@
-import { lazily } from '../ui/lazily.ts';
+import { lazily, type Late } from '../ui/lazily.ts';
 import { NotLoaded } from '../ui/NotLoaded.tsx';
 import { LOAD } from './load.ts';
 
+type Loads = typeof LOAD;
+type PropsOf<Screen extends (...props: never) => unknown> =
+  Parameters<Screen> extends [infer Props extends object] ? Props : object;
+
 /** The screens of `LOAD`, each drawn as soon as it has been loaded. */
-export const LATE = {
-  shelf: lazily(LOAD.shelf, NotLoaded),
-  batch: lazily(LOAD.batch, NotLoaded),
-  sweep: lazily(LOAD.sweep, NotLoaded),
-  orders: lazily(LOAD.orders, NotLoaded),
-  sites: lazily(LOAD.sites, NotLoaded),
-  hosts: lazily(LOAD.hosts, NotLoaded),
-  teach: lazily(LOAD.teach, NotLoaded),
-  connect: lazily(LOAD.connect, NotLoaded),
-  help: lazily(LOAD.help, NotLoaded),
-} as const satisfies Record<keyof typeof LOAD, unknown>;
+export const LATE = Object.fromEntries(
+  Object.entries(LOAD).map(([name, load]) => [name, lazily<never>(load, NotLoaded)]),
+) as unknown as { readonly [Name in keyof Loads]: Late<PropsOf<Awaited<ReturnType<Loads[Name]>>>> };

@@ -8,38 +8,11 @@ import { switchTheme } from '../commands/switchTheme.ts';
 import { undo } from '../commands/undo.ts';
 import { selectBenchAddress } from '../state/bench.ts';
 import { useAppSelector } from '../state/store.ts';
-import {
-  AgainSign,
-  BackSign,
-  BatchSign,
-  BenchSign,
-  BookSign,
-  ConnectSign,
-  FindSign,
-  LanguageSign,
-  OrdersSign,
-  ThemeSign,
-  HelpSign,
-  PaneAjar,
-  ShelfSign,
-  SitesSign,
-  SweepSign,
-} from './icons.tsx';
+import { AgainSign, BackSign, FindSign, LanguageSign, ThemeSign, HelpSign, PaneAjar, SCREEN_SIGNS } from './icons.tsx';
 import { SCREENS } from './screens.ts';
 import { useCommand } from './useCommand.ts';
 import { writeKeys } from './writeKeys.ts';
 import { t } from '../../messages/t.ts';
-
-const SIGNS: Readonly<Record<(typeof SCREENS)[number]['path'], ReactNode>> = {
-  '/': <BenchSign />,
-  '/shelf': <ShelfSign />,
-  '/batch': <BatchSign />,
-  '/sweep': <SweepSign />,
-  '/orders': <OrdersSign />,
-  '/sites': <SitesSign />,
-  '/hosts': <BookSign />,
-  '/connect': <ConnectSign />,
-};
 
 /** The bar at the left: the screens, and what goes for all of them. */
 export function Navigation(): ReactElement {
@@ -53,7 +26,7 @@ export function Navigation(): ReactElement {
         <NavigationLink
           key={path}
           to={path === '/' ? bench : path}
-          sign={SIGNS[path]}
+          sign={SCREEN_SIGNS[path]}
           words={name}
           {...(path === '/connect' && { className: 'for-wide' })}
         />

@@ -19,7 +19,7 @@ export const whenUsed = (): Promise<void> =>
   });
 
 /** A component that is loaded when it is first drawn, or before that by `load`. */
-type Late<Props extends object> = ((props: Props) => ReactElement) & { load: () => Promise<ComponentType<Props>> };
+export type Late<Props extends object> = ((props: Props) => ReactElement) & { load: () => Promise<ComponentType<Props>> };
 
 /** What is loaded when it is first needed; where it cannot be loaded, another stands in its place. */
 export function lazily<Props extends object>(

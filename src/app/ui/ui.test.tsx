@@ -10,6 +10,7 @@ import { SETTINGS } from '../../core/known/settings/list.ts';
 import { Banner } from './Banner.tsx';
 import { DialogFrame } from './DialogFrame.tsx';
 import { Navigation } from './Navigation.tsx';
+import { SCREENS } from './screens.ts';
 import { SettingPick } from './SettingPick.tsx';
 import { Shortcuts } from './Shortcuts.tsx';
 
@@ -18,17 +19,7 @@ describe('navigation', () => {
     const store = storeWith(VIDEO);
     const user = renderIn(store, <Navigation />);
     const nav = within(screen.getByRole('navigation'));
-    expect(nav.getAllByRole('link').map((link) => link.textContent)).toEqual([
-      'Bench',
-      'Shelf',
-      'Batch',
-      'Sweep',
-      'Orders',
-      'Sites',
-      'Hosts',
-      'Connect',
-      'Help',
-    ]);
+    expect(nav.getAllByRole('link').map((link) => link.textContent)).toEqual([...SCREENS.map(({ name }) => name), 'Help']);
     expect(nav.getByRole<HTMLButtonElement>('button', { name: 'Redo' }).disabled).toBe(true);
     store.dispatch(broughtIn(SOUND));
     await user.click(nav.getByRole('button', { name: 'Undo' }));
