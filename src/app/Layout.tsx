@@ -7,7 +7,7 @@ import { Banner } from './ui/Banner.tsx';
 import { lazily } from './ui/lazily.ts';
 import { Navigation } from './ui/Navigation.tsx';
 import { Unbroken } from './ui/Unbroken.tsx';
-import { colourVariables, makeTheme } from './ui/theme.ts';
+import { themeVariables, makeTheme } from './ui/theme.ts';
 import { TOUR } from './ui/screens.ts';
 
 const Shortcuts = lazily(
@@ -45,7 +45,7 @@ export function Layout(): ReactElement {
   }, [name]);
   return (
     <ThemeProvider theme={theme}>
-      <GlobalStyles styles={colourVariables(name)} />
+      <GlobalStyles styles={themeVariables(name)} />
       <div className="layout">
         <Navigation />
         <Banner />

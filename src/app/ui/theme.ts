@@ -34,10 +34,14 @@ const COLOURS = {
 
 export type ThemeName = keyof typeof COLOURS;
 
-/** The colours as variables of style sheets: `--ground` and the others. */
-export const colourVariables = (name: ThemeName): Record<string, Record<string, string>> => ({
+/** The one source of sizes of text, in pixels. */
+const TYPE = { tiny: 11, small: 12, text: 13, part: 14, head: 20 } as const;
+
+/** Colours and sizes of text as variables of style sheets: `--ground`, `--type-small` and the others. */
+export const themeVariables = (name: ThemeName): Record<string, Record<string, string>> => ({
   ':root': {
     ...Object.fromEntries(Object.entries(COLOURS[name]).map(([colour, value]) => [`--${colour}`, value])),
+    ...Object.fromEntries(Object.entries(TYPE).map(([size, pixels]) => [`--type-${size}`, `${pixels}px`])),
     colorScheme: name === 'day' ? 'light' : 'dark',
   },
 });
@@ -62,7 +66,7 @@ export function makeTheme(name: ThemeName): Theme {
       divider: c.line,
     },
     shape: { borderRadius: 2 },
-    typography: { fontFamily: SANS, fontSize: 13, button: { textTransform: 'none', fontWeight: 600 } },
+    typography: { fontFamily: SANS, fontSize: TYPE.text, button: { textTransform: 'none', fontWeight: 600 } },
     components: {
       MuiButtonBase: { defaultProps: { disableRipple: true } },
       MuiButton: {
@@ -82,7 +86,7 @@ export function makeTheme(name: ThemeName): Theme {
       },
       MuiPopover: { defaultProps: AT_ONCE, styleOverrides: { paper: plainSheet(c.line) } },
       MuiDialog: { defaultProps: AT_ONCE, styleOverrides: { paper: plainSheet(c.line) } },
-      MuiTooltip: { styleOverrides: { tooltip: { background: c.ink, color: c.pane, fontSize: 12 } } },
+      MuiTooltip: { styleOverrides: { tooltip: { background: c.ink, color: c.pane, fontSize: TYPE.small } } },
       MuiCheckbox: { styleOverrides: { root: { padding: 2, color: c.ink } } },
       MuiFormControlLabel: { styleOverrides: { root: { margin: 0 } } },
       MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.line } } },
