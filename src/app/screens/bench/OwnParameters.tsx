@@ -47,7 +47,7 @@ export function OwnParameters({ item }: { item: Item }): ReactElement {
       {parameters.length > 0 && (
         <ul>
           {parameters.map((parameter, i) => (
-            <OwnParameter key={`${parameter.name} ${i}`} parameter={parameter} item={item} asks={framed} />
+            <OwnParameter key={`${parameter.name} ${i} ${parameter.value}`} parameter={parameter} item={item} asks={framed} />
           ))}
         </ul>
       )}
