@@ -202,7 +202,7 @@ const FLOWS: readonly Flow[] = [
     settings: (page) => type(page, 'no width set', 'Width in pixels', '300'),
     observe: async (site) => {
       expect(await site.until((r) => r.wick === 'lit')).toMatchObject({ silent: true });
-      await site.until((r) => r.wick === 'burns' && Number(r.rounds) > 0, 12_000);
+      await site.until((r) => r.wick === 'burns' && Number(r.rounds) > 0);
       expect(await site.page.$eval('iframe', ({ clientWidth, clientHeight }) => [clientWidth, clientHeight])).toEqual([300, 300]);
     },
   },

@@ -77,6 +77,7 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
               control={{
                 maxLength: MOST.description,
                 readOnly: part === 'code',
+                spellCheck: part === 'heading' || part === 'description',
                 ...(part === 'description' && { onBlur: keep }),
               }}
             />
