@@ -1,6 +1,6 @@
-import { InputBase } from '@mui/material';
 import type { ReactElement } from 'react';
-import { Field, type FieldProps } from './Field.tsx';
+import { BoxField } from './BoxField.tsx';
+import type { FieldProps } from './Field.tsx';
 
 interface Props extends FieldProps {
   /** `2027-01-11`, or nothing. */
@@ -12,17 +12,6 @@ interface Props extends FieldProps {
 const LAST = '9999-12-31';
 
 /** A day. One that is no day, or beyond the last, is not taken. */
-export const DateField = ({ value, set, ...field }: Props): ReactElement => (
-  <Field {...field}>
-    {({ id, ...named }) => (
-      <InputBase
-        id={id}
-        className="box"
-        type="date"
-        value={value}
-        onChange={({ target }) => target.validity.valid && set(target.value)}
-        inputProps={{ ...named, max: LAST }}
-      />
-    )}
-  </Field>
+export const DateField = ({ set, ...field }: Props): ReactElement => (
+  <BoxField {...field} type="date" take={({ value, validity }) => validity.valid && set(value)} control={{ max: LAST }} />
 );

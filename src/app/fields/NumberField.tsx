@@ -1,6 +1,6 @@
-import { InputBase } from '@mui/material';
 import type { ReactElement } from 'react';
-import { Field, type FieldProps } from './Field.tsx';
+import { BoxField } from './BoxField.tsx';
+import type { FieldProps } from './Field.tsx';
 
 interface Props extends FieldProps {
   /** `NaN` while nothing stands there. */
@@ -13,17 +13,11 @@ interface Props extends FieldProps {
 
 /** A number, with what it counts. */
 export const NumberField = ({ value, set, least, most, ...field }: Props): ReactElement => (
-  <Field {...field}>
-    {({ id, ...named }) => (
-      <InputBase
-        id={id}
-        className="box"
-        error={field.wrong !== undefined}
-        type="number"
-        value={Number.isNaN(value) ? '' : value}
-        onChange={({ target }) => set((target as HTMLInputElement).valueAsNumber)}
-        inputProps={{ ...named, min: least, max: most }}
-      />
-    )}
-  </Field>
+  <BoxField
+    {...field}
+    type="number"
+    value={Number.isNaN(value) ? '' : value}
+    take={({ valueAsNumber }) => set(valueAsNumber)}
+    control={{ min: least, max: most }}
+  />
 );
