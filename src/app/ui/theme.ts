@@ -6,6 +6,7 @@ const COLOURS = {
     ground: '#f5f2ea',
     pane: '#fffdf8',
     line: '#2b3440',
+    edge: '#2b3440',
     hair: '#c9c4b6',
     ink: '#1e2630',
     quiet: '#5a6472',
@@ -20,6 +21,8 @@ const COLOURS = {
     ground: '#12181f',
     pane: '#1a222b',
     line: '#3a4653',
+    /** Of what is typed into: 3 to 1 with what is around it (WCAG 2.2, section 1.4.11). */
+    edge: '#76838f',
     hair: '#2d3844',
     ink: '#e9e4d8',
     quiet: '#a3adb8',
@@ -89,7 +92,7 @@ export function makeTheme(name: ThemeName): Theme {
       MuiTooltip: { styleOverrides: { tooltip: { background: c.ink, color: c.pane, fontSize: TYPE.small } } },
       MuiCheckbox: { styleOverrides: { root: { padding: 2, color: c.ink } } },
       MuiFormControlLabel: { styleOverrides: { root: { margin: 0 } } },
-      MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.line } } },
+      MuiOutlinedInput: { styleOverrides: { notchedOutline: { borderColor: c.edge } } },
     },
   });
 }
