@@ -49,7 +49,7 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
         )}
       </p>
       <div className="grid-frame" tabIndex={0} role="region" aria-label={t('All hosts against all settings')}>
-        <table className="grid">
+        <table className="book-grid">
           <thead>
             <tr>
               <th scope="col">{t('Setting')}</th>
