@@ -47,7 +47,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
     );
   };
   return (
-    <div className="batch batch-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div className="batch-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1>{t('Batch')}</h1>
       <WordsField
         label={

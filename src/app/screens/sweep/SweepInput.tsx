@@ -72,7 +72,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     void take([...event.dataTransfer.files]);
   };
   return (
-    <div className="sweep sweep-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div className="sweep-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
       <h1>{t('Sweep')}</h1>
       <p>
         {t(
