@@ -1,7 +1,6 @@
 import { Checkbox, FormControlLabel } from '@mui/material';
 import type { ReactElement, ReactNode } from 'react';
 import { TickSign, UntickedSign } from '../ui/icons.tsx';
-import './fields.css';
 
 interface Props {
   /** Said beside it. */
@@ -15,7 +14,7 @@ interface Props {
 /** Yes or no. */
 export const Tick = ({ label, on, set, disabled = false, title }: Props): ReactElement => (
   <FormControlLabel
-    className="tick"
+    className="tick grid grid-cols-[auto_minmax(0,1fr)] items-start py-0.5"
     disableTypography
     label={label}
     title={title}

@@ -15,11 +15,14 @@ interface Props {
 
 /** A thing that would go wrong, why that is so, and what puts it right. */
 export const FindingRow = ({ severity, words, about, children }: Props): ReactElement => (
-  <li className="finding" data-severity={severity}>
+  <li
+    className="finding grid grid-cols-[minmax(0,1fr)_auto] gap-y-0.5 gap-x-2 items-center pt-1 pr-0 pb-1 pl-2 mb-1 border-l-3 border-l-quiet data-[severity=error]:border-l-brick data-[severity=warning]:border-l-amber"
+    data-severity={severity}
+  >
     <strong>{SEVERITY_WORDS[severity]}</strong>
     <span>
       {words}
-      <details className="why">
+      <details className="why mt-0.5 text-quiet text-small [&_summary]:w-[fit-content] [&_summary]:cursor-pointer">
         <summary>{t('Why')}</summary>
         {about}
       </details>

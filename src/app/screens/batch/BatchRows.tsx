@@ -36,13 +36,17 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
   const running = state.phase === 'running';
   const numbers = chosen.size > 0 ? [...chosen] : Array.from({ length: count }, (_, row) => row);
   return (
-    <div className="batch">
-      <header className="line batch-head">
+    <div className="batch grid grid-rows-[auto_auto_auto_auto_minmax(0,1fr)] grid-cols-[minmax(0,1fr)] h-full pt-3 px-4 pb-0 max-desk:block max-desk:h-auto max-desk:p-3">
+      <header className="line gap-y-1.5 gap-x-3 max-desk:[&_h1]:flex-[1_0_100%]">
         <h1>
           {t('Batch')}
           {batch.name && <small> {batch.name}</small>}
         </h1>
-        <div className="line batch-counts" role="group" aria-label={t('Rows shown')}>
+        <div
+          className="line flex-1 [&_[data-state='person']]:text-brick [&_[data-state='look']]:text-amber [&_[aria-pressed='true']]:[border-width:2px] [&_[aria-pressed='true']]:underline max-desk:flex-[1_0_100%]"
+          role="group"
+          aria-label={t('Rows shown')}
+        >
           {(['all', 'person', 'look', 'done'] as const).map((one) => (
             <button
               key={one}
@@ -67,7 +71,7 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
       </header>
       <Progress run={run} state={state} total={table.count} />
       {choices && <Columns table={table} assign={(roles) => begin({ roles })} running={running} />}
-      <div className="line batch-set">
+      <div className="line batch-set gap-y-1.5 gap-x-3 [&_.field]:max-w-[190px] min-h-10 pb-1.5 [&_p]:m-0">
         <span>{chosen.size > 0 ? t('For the {chosen} chosen:', { chosen: chosen.size }) : t('For all rows:')}</span>
         {choices && (
           <SettingPick possible={SETTINGS} words={t('Set it')} take={(id, value) => run.set({ [id]: value }, numbers)} />
@@ -118,7 +122,7 @@ function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total:
             })
           : t('{done} of {total} rows are made.', { done, total });
   return (
-    <div className="batch-progress">
+    <div className="batch-progress [&>:only-child]:col-span-full">
       {phase === 'running' && <LinearProgress variant="determinate" value={share * 100} aria-label={t('How far the batch is')} />}
       <span role="status">{words}</span>
       {phase !== 'running' && unasked > 0 && (
@@ -148,7 +152,12 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
   const all: Role[] = [...ROLES, ...SETTINGS.map(({ id }) => id)];
   const nameOf = (i: number): string => head?.[i] || t('Column {i}', { i: i + 1 });
   return (
-    <div className="batch-columns" role="region" aria-label={t('What the columns are')} tabIndex={0}>
+    <div
+      className="batch-columns [&_.field]:max-w-[190px] overflow-x-auto mb-2 border border-line bg-pane [&_table]:w-auto [&_:is(span,td)]:text-quiet [&_:is(span,td)]:type-code"
+      role="region"
+      aria-label={t('What the columns are')}
+      tabIndex={0}
+    >
       <table>
         <thead>
           <tr>

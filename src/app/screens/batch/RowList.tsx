@@ -44,7 +44,10 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
   useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [run, wanted, progress]);
   return (
     <div className="rows" ref={place} tabIndex={0} role="region" aria-label={t('Rows')}>
-      <div className="batch-row batch-names" aria-hidden>
+      <div
+        className="batch-row grid-cols-[20px_44px_92px_minmax(0,1fr)_minmax(0,1.5fr)_62px] max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2 batch-names sticky top-0 z-1 grid items-center gap-3 h-6.5 py-0 px-3 border-b border-b-hair bg-ground text-quiet text-small"
+        aria-hidden
+      >
         <span />
         <span className="number">{t('Row')}</span>
         <span>{t('State')}</span>
@@ -58,7 +61,7 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
           return (
             <li
               key={key}
-              className="batch-row"
+              className="batch-row grid-cols-[20px_44px_92px_minmax(0,1fr)_minmax(0,1.5fr)_62px] max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2"
               data-state={row?.state}
               style={{ transform: `translateY(${start}px)`, height: ROW }}
             >
@@ -93,15 +96,18 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
     <>
       <TickBox name={t('Choose row {row}', { row: row + 1 })} on={chosen} set={(on) => choose(row, on)} />
       <span className="number">{row + 1}</span>
-      <span className="batch-state">{ROW_STATES[state]}</span>
-      <span className="batch-title">
+      <span className="batch-state pl-2 border-l-3 border-l-green">{ROW_STATES[state]}</span>
+      <span className="batch-title block max-h-13.5 font-semibold truncate">
         {title || t('nothing in this row')}
         <small>
           {kind === '' ? t('not recognised') : KIND_NAMES[kind]}
           {name && ` · ${name}`}
         </small>
       </span>
-      <span className={told.length > 0 ? 'batch-told' : 'batch-code'} title={words}>
+      <span
+        className={told.length > 0 ? 'batch-told block max-h-13.5 overflow-hidden' : 'batch-code text-quiet type-code truncate'}
+        title={words}
+      >
         {told[0] ?? code.slice(0, SEEN)}
         {told.length > 1 && <small>{t('and {count} more', { count: told.length - 1 })}</small>}
       </span>

@@ -16,7 +16,11 @@ export function AnatomyStrip(): ReactElement {
   const segments = useAppSelector(selectAnatomy);
   const { candidate } = useAppSelector(selectRecognised);
   return (
-    <section className="anatomy" aria-label={t('Anatomy')} tabIndex={0}>
+    <section
+      className="anatomy area-[anatomy] flex items-center gap-4 min-h-11.5 py-0.5 px-4 border-b-2 border-b-line overflow-x-auto [scrollbar-width:thin] [&_ul]:flex [&_ul]:gap-0.5 [&_p]:m-0"
+      aria-label={t('Anatomy')}
+      tabIndex={0}
+    >
       <CandidateChoice />
       {segments.length === 0 && <p className="quiet">{t('A pasted link is taken apart here, each part with what it means.')}</p>}
       <ul>
@@ -110,7 +114,7 @@ function CandidateChoice(): ReactElement | null {
   return (
     <ChoiceField
       label={t('{count} found, working on', { count: found.length })}
-      className="candidates"
+      className="candidates flex-none"
       value={String(found.indexOf(recognised))}
       options={found.map(({ candidate, item }, i) => [
         String(i),

@@ -36,7 +36,10 @@ export function Checks(): ReactElement {
   const failing = new Set(findings.map((f) => f.code));
   const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
-    <section className="checks" aria-label={t('Checks')}>
+    <section
+      className="max-desk:order-4 py-2 px-3 border-t border-t-line [&_p]:my-1 [&_ul]:mt-1 [&_ul]:mb-0"
+      aria-label={t('Checks')}
+    >
       <h2>
         {t('Checks')}{' '}
         {there && <small>{t('{passed} of {all} hold', { passed: looked.length - failing.size, all: looked.length })}</small>}
@@ -54,7 +57,7 @@ export function Checks(): ReactElement {
         ))}
       </ul>
       {there && (
-        <details className="holds">
+        <details className="holds mt-1 text-quiet">
           <summary>{t('Passed checks')}</summary>
           <ul>
             {looked

@@ -23,14 +23,14 @@ export function CodeComparison({ close }: { close: () => void }): ReactElement {
   const rows = useAppSelector(selectComparison) ?? [];
   return (
     <DialogFrame title={t('Compare with what was pasted')} close={close} wide>
-      <div className="compare-codes">
+      <div className="compare-codes grid grid-cols-[repeat(auto-fit,minmax(260px,1fr))] gap-3 [&_figure]:m-0">
         <CodeOf words={t('As it was pasted')} code={text.slice(...candidate.range)} />
         <CodeOf words={t('As it is taken away')} code={embed?.code.text ?? ''} />
       </div>
       {rows.length === 0 ? (
         <p className="quiet">{t('Both say the same.')}</p>
       ) : (
-        <table className="compare">
+        <table className="compare [&_i]:text-quiet">
           <thead>
             <tr>
               <th scope="col">{t('What')}</th>

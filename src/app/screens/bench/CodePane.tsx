@@ -48,7 +48,11 @@ const SeveralCodes = lazily(
 /** The code until the editor is there, or where it cannot be loaded. */
 function PlainCode({ text }: { text: string }): ReactElement {
   return (
-    <pre className="code-text" tabIndex={0} aria-label={t('The code')}>
+    <pre
+      className="code-text max-h-[max(180px,_44vh)] mt-2 mb-1 overflow-auto border border-hair bg-ground text-quiet [font:12.5px/22px_var(--mono)]"
+      tabIndex={0}
+      aria-label={t('The code')}
+    >
       <code>
         {linesOf(text).map((line, i) => (
           <Fragment key={i}>
@@ -90,7 +94,7 @@ export function CodePane(): ReactElement {
     if (embed) saveFile(...fileOf(embed.code, selectFacts(state).title ?? embed.item.id));
   };
   return (
-    <section className="code" aria-label={t('Code')}>
+    <section className="code max-desk:order-3 py-2 px-3 max-desk:border-t-2 max-desk:border-t-line" aria-label={t('Code')}>
       <div className="line code-head">
         <FormChoice />
         <Button variant="contained" className="copy" disabled={!can} onClick={run} aria-keyshortcuts="c">
@@ -101,7 +105,7 @@ export function CodePane(): ReactElement {
         </span>
       </div>
       {there ? <Editor /> : <p className="quiet code-empty">{t('The code to take away stands here.')}</p>}
-      <Toolbar label={t('What else is done with the code')} className="line code-beside">
+      <Toolbar label={t('What else is done with the code')} className="line code-beside gap-1.5">
         {WAYS.map(({ way, words }) => (
           <button key={way} type="button" className="inline-remedy" disabled={!there} onClick={() => dispatch(wayOpened(way))}>
             {words}

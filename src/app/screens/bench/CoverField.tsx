@@ -38,7 +38,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
   };
   return (
     <div className="cover-field">
-      <div className="cover-sources">
+      <div className="flex gap-2 mb-2.5">
         <FileButton
           words={t('Choose a picture file')}
           accept="image/*"
@@ -65,7 +65,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
         />
       )}
       {typeof value === 'string' && value.startsWith('data:') && !picture && (
-        <img className="cover-now" src={value} alt={t('The cover as it is')} />
+        <img className="block max-w-full max-h-[120px] border border-line" src={value} alt={t('The cover as it is')} />
       )}
     </div>
   );
@@ -124,7 +124,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
   return (
     <form id={VALUE_FORM} action={close}>
       <div
-        className="cropper"
+        className="cropper relative w-[fit-content] max-w-full overflow-hidden border border-line cursor-crosshair touch-none"
         role="slider"
         tabIndex={0}
         aria-label={t('What matters in the picture')}
@@ -138,7 +138,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
       >
         <img src={picture.address} alt="" draggable={false} />
         <i
-          className="cropper-part"
+          className="cropper-part absolute [outline:2px_solid_#fffdf8] [box-shadow:0_0_0_2000px_rgb(18_24_31_/_62%)]"
           style={{
             left: share(crop.left, picture.size.width),
             top: share(crop.top, picture.size.height),
@@ -146,9 +146,12 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
             height: share(crop.height, picture.size.height),
           }}
         />
-        <i className="cropper-focus" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
+        <i
+          className="absolute w-4 h-4 -mt-2 mr-0 mb-0 -ml-2 border-2 border-[#12181f] [outline:2px_solid_#fffdf8]"
+          style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
+        />
       </div>
-      <p className="cover-choices">
+      <p className="flex gap-4 mt-2 mb-0">
         <ChoiceField
           label={t('For')}
           value={String(density)}
@@ -165,7 +168,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
           set={setType}
         />
       </p>
-      <p className="cover-weight" role="status">
+      <p className="cover-weight mt-1 mb-2 tabular-nums" role="status">
         {t('{width} × {height} px, {made}', {
           width: size.width,
           height: size.height,

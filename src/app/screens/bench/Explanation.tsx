@@ -16,7 +16,10 @@ export function Explanation(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   // What takes more lines than there are is scrolled, by keys too.
   return (
-    <p className="code-foot" tabIndex={0}>
+    <p
+      className="code-foot max-desk:order-3 h-14 m-0 py-[3px] px-3 text-small leading-4 border-t border-t-hair bg-pane text-quiet overflow-auto max-desk:h-auto max-desk:border-0"
+      tabIndex={0}
+    >
       {embed && <Words embed={embed} />}
     </p>
   );

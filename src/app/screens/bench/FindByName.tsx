@@ -23,7 +23,7 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
     setFound(await searchHosts(dispatch, some, words));
   };
   return (
-    <section className="find" aria-label={t('Find by name')}>
+    <section className="[&_.MuiButton-root]:mr-1.5" aria-label={t('Find by name')}>
       <p>
         {t('Is it a name? Look for it at')}{' '}
         <Button
@@ -57,7 +57,7 @@ function Found({ searched, words }: { searched: readonly Searched[]; words: stri
           {t('{host} could not be asked: {why}.', { host, why: WHY_NOT[refused!] ?? WHY_NOT.noAnswer })}
         </p>
       ))}
-      <ul className="found">
+      <ul className="found grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-1.5 max-h-[320px] overflow-auto my-1.5 [&_button:hover]:border-green [&_strong]:block [&_small]:block">
         {all.map(({ host, result }, i) => (
           <li key={`${i} ${result.link}`}>
             <Result host={host} result={result} />
@@ -97,7 +97,7 @@ function Cover({ address }: { address: string | undefined }): ReactElement {
       gone = true;
     };
   }, [address]);
-  return <span className="found-cover">{picture && <img src={picture} alt="" />}</span>;
+  return <span className="found-cover flex-none w-[80px] h-[45px] bg-hair">{picture && <img src={picture} alt="" />}</span>;
 }
 
 const readAddress = (picture: Blob): Promise<string> =>

@@ -54,10 +54,13 @@ export function Moments(): ReactElement {
     void loadFinder().catch(() => undefined);
   }, []);
   return (
-    <section className="moments" aria-label={t('Moments')}>
-      <div className="moments-head">
+    <section
+      className="moments max-desk:order-2 area-[moments] pt-0.5 px-4 pb-1.5 border-t-2 border-t-line bg-pane min-w-0"
+      aria-label={t('Moments')}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-4 items-center max-desk:grid-cols-[minmax(0,1fr)]">
         <Rail />
-        <div className="moments-ways">
+        <div className="flex gap-2">
           <button
             type="button"
             id={FINDER_BUTTON}
@@ -73,7 +76,7 @@ export function Moments(): ReactElement {
           </button>
         </div>
       </div>
-      <div className="stations" id="stations" hidden={!unfolded}>
+      <div className="stations [&[hidden]]:hidden" id="stations" hidden={!unfolded}>
         <Suspense fallback={null}>{strange && <OwnParameters item={strange} />}</Suspense>
         {stations && MOMENTS.map((moment) => <Station key={moment} moment={moment} station={stations[moment]} />)}
         {!stations && (

@@ -26,7 +26,7 @@ export function NextLine(): ReactElement {
     place: () => dispatch(wayOpened('back')),
   };
   return (
-    <div className="line next-line" data-step={step.code}>
+    <div className="line next-line [&_p]:flex-[1_1_180px] [&_p]:m-0 [&_b]:mr-1.5" data-step={step.code}>
       <p role="status">
         <b>{t('Next')}</b> {words(step as never)}
       </p>

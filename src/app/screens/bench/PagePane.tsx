@@ -54,7 +54,10 @@ export function PagePane(): ReactElement {
   const all = screens.reduce((sum, [, each]) => sum + each, 0);
   const small = Math.min(1, Math.max(0, room.width - GAP * (screens.length - 1)) / Math.max(1, all));
   return (
-    <section className="page" aria-label={t('Page')}>
+    <section
+      className="page area-[page] grid grid-rows-[auto_minmax(0,1fr)_auto] min-w-0 min-h-0 max-desk:grid-rows-[auto_420px_auto]"
+      aria-label={t('Page')}
+    >
       <WidthRule width={width} room={room.width} scale={scale} />
       <div className="stage" ref={stage} data-together={together}>
         {staged ? (
@@ -91,7 +94,11 @@ export function PagePane(): ReactElement {
             part="measured"
           />
         )}
-        {empty && <p className="stage-empty">{t('The page is shown here as soon as a link or a code is recognised.')}</p>}
+        {empty && (
+          <p className="absolute left-[50%] bottom-6 [translate:-50%] m-0 py-1.5 px-4 border border-line bg-pane whitespace-nowrap">
+            {t('The page is shown here as soon as a link or a code is recognised.')}
+          </p>
+        )}
       </div>
       <div className="page-foot">
         {staged ? (
@@ -101,7 +108,7 @@ export function PagePane(): ReactElement {
         ) : (
           <NowPlaying />
         )}
-        <div className="page-views">
+        <div className="flex gap-2">
           {proof && !proving && (
             <button type="button" className="inline-remedy" onClick={() => dispatch(proofShown(true))}>
               {t('Last play-through')}

@@ -39,7 +39,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
       title={t('Paste back: what {name} made of the code', { name })}
       close={close}
       wide
-      className="paste-back"
+      className="[&_.MuiButton-root]:inline-flex [&_ul]:my-2"
       actions={
         back.trim() !== '' && (
           <Button variant="outlined" disabled={keptBack === back} onClick={keep}>

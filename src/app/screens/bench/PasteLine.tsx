@@ -53,8 +53,11 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   };
   const long = text.length > SHOWN;
   return (
-    <section className="paste" aria-label={t('Bring in')}>
-      <label className="paste-label" htmlFor="paste">
+    <section
+      className="paste area-[paste] grid grid-cols-[auto_minmax(0,1fr)_250px] items-center gap-y-1 gap-x-3 pt-[7px] px-4 pb-[7px] bg-pane border-b border-b-line max-desk:gap-2.5 max-desk:grid-cols-[minmax(0,1fr)]"
+      aria-label={t('Bring in')}
+    >
+      <label className="font-semibold" htmlFor="paste">
         {t('Share link or embed code')}
       </label>
       <InputBase
@@ -75,7 +78,11 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         onChange={(event) => dispatch(long ? broughtIn(event.target.value) : textEdited(event.target.value))}
       />
       <SiteChoice />
-      <div id="paste-answer" className="paste-answer" role="status">
+      <div
+        id="paste-answer"
+        className="col-start-2 [&_p]:mt-0.5 [&_p]:mb-0 [&_.wrong]:text-brick max-desk:col-start-1"
+        role="status"
+      >
         {missing && <p>{t('Nothing is saved in this browser under that address. Here is an example instead.')}</p>}
         <BatchRowNote />
         <FoundPlayer />
@@ -165,7 +172,7 @@ function SiteChoice(): ReactElement {
   return (
     <ChoiceField
       label={t('For the site')}
-      className="site-choice"
+      className="site-choice [&_.box]:text-text"
       value={site?.id ?? ''}
       options={sites.map(({ id, name, column }) => [id, t('{name} · {column} px', { name, column })])}
       set={choose}

@@ -32,12 +32,16 @@ export function ProofStrip(): ReactElement {
   const rows = step === null ? (proof?.rows ?? []) : [];
   const reached = STATIONS.findIndex(({ moment }) => moment === step);
   return (
-    <section className="moments proof" aria-label={t('Play-through')} aria-busy={step !== null}>
-      <div className="stations">
+    <section
+      className="moments max-desk:order-2 area-[moments] pt-0.5 px-4 pb-1.5 border-t-2 border-t-line bg-pane min-w-0 proof [&_.stations]:min-h-[186px] [&_.stations]:pt-2"
+      aria-label={t('Play-through')}
+      aria-busy={step !== null}
+    >
+      <div className="stations [&[hidden]]:hidden">
         {STATIONS.map(({ moment, name, doing }, i) => (
           <div key={moment} className="station" data-moment={moment} data-live={moment === step}>
             <h2>{name}</h2>
-            {moment === step && <p className="proof-doing">{doing}</p>}
+            {moment === step && <p className="my-0.5 text-amber">{doing}</p>}
             {step !== null && i < reached && <p className="quiet">{t('looked at')}</p>}
             {step === null && !rows.some(({ question }) => momentOf(question) === moment) && (
               <p className="quiet">{t('nothing to look at')}</p>
@@ -77,7 +81,10 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
     keepProof(store);
   };
   return (
-    <li className="proof-row" data-verdict={row.verdict}>
+    <li
+      className="proof-row grid gap-y-0 gap-x-2 mt-1 mr-1.5 mb-1.5 ml-0.5 pl-2 border-l-3 border-l-hair [&_strong]:font-semibold data-[verdict=differs]:border-double data-[verdict=differs]:border-l-brick data-[verdict=differs]:[&_small]:text-brick data-[verdict=differs]:[&_small]:font-semibold"
+      data-verdict={row.verdict}
+    >
       <strong>{sayObserved(row)}</strong>
       {row.verdict === 'differs' && row.by === 'player' && <span>{t('asked: {expected}', { expected: sayExpected(row) })}</span>}
       <small>
@@ -85,7 +92,7 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
         {row.by === 'person' && t(', as you saw it')}
       </small>
       {row.verdict === 'not seen' && (
-        <span className="line proof-answers">
+        <span className="line mt-1">
           <button type="button" className="inline-remedy" onClick={() => answer(true)}>
             {t('Yes')}
           </button>
@@ -103,7 +110,7 @@ function Summary(): ReactElement {
   const { step, proof }: ProofState = useAppSelector((state) => state.proof);
   const code = useAppSelector((state) => selectEmbed(state)?.code.text);
   return (
-    <div className="station proof-summary">
+    <div className="station [&_p]:my-0.5">
       <h2>{t('Play-through')}</h2>
       <p role="status">
         {step !== null ? t('Playing it as a visitor who was never here …') : proof && `${upper(sayProof(proof))}.`}
@@ -114,7 +121,7 @@ function Summary(): ReactElement {
           {proof.code === code ? t('; kept with the embed.') : t('; the code has changed since.')}
         </p>
       )}
-      <div className="line proof-ends">
+      <div className="line mt-1">
         {step === null && (
           <Button variant="outlined" onClick={() => dispatch(proofBegun())}>
             {t('Once more')}

@@ -28,7 +28,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
   if (said === undefined && value === undefined) return null;
   if (said === value)
     return (
-      <p className="style-note">
+      <p className="my-2 py-1.5 px-2 border-l-3 border-l-green data-[differs=true]:border-dashed data-[differs=true]:border-l-amber [&_p]:mt-0 [&_p]:mb-1.5 [&_.field]:mb-1.5">
         {t('House style of {site}', { site: site.name })}
         {why && <>: {why}</>}
       </p>
@@ -42,7 +42,10 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
     dispatch(styleTaken(value === undefined ? others : { ...others, [id]: value }));
   };
   return (
-    <div className="style-note" data-differs={said !== undefined}>
+    <div
+      className="my-2 py-1.5 px-2 border-l-3 border-l-green data-[differs=true]:border-dashed data-[differs=true]:border-l-amber [&_p]:mt-0 [&_p]:mb-1.5 [&_.field]:mb-1.5"
+      data-differs={said !== undefined}
+    >
       {said !== undefined && (
         <p>
           {t('The house style of {site} says: {setting}', { site: site.name, setting: saySetting(id, said) })}

@@ -56,7 +56,9 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
       onFocus={() => dispatch(pointedAt(id))}
       onBlur={() => dispatch(pointedAt(null))}
     >
-      <span className="token-words">{brief ? within(labelOf(id)) : saySetting(id, shown.asked)}</span>
+      <span className="token-words border-b-2 border-b-transparent leading-4.5">
+        {brief ? within(labelOf(id)) : saySetting(id, shown.asked)}
+      </span>
       {shown.offStyle && <small className="off-style">{` ${t('not as the house does')}`}</small>}
       {shown.guessed && !brief && <small className="off-style">{` ${t('a guess')}`}</small>}
       {shown.told && !brief && <small>{` ${STATE_WORDS[shown.state as PlanState]}`}</small>}

@@ -79,10 +79,14 @@ function EditorSheet({ id }: { id: SettingId }): ReactElement {
       placement="top-start"
       popperRef={(made) => void (popper.current = made)}
       modifiers={WITHIN}
-      className="editor-place"
+      className="z-1300"
     >
       <ClickAwayListener onClickAway={onClickAway}>
-        <Paper role="dialog" aria-label={labelOf(id)} className="editor-sheet">
+        <Paper
+          role="dialog"
+          aria-label={labelOf(id)}
+          className="max-h-[calc(100vh_-_16px)] overflow-auto border border-line [box-shadow:none] [background-image:none]"
+        >
           <FocusTrap open disableEnforceFocus disableRestoreFocus>
             <div ref={watch} tabIndex={-1}>
               <Editor id={id} close={close} />
@@ -108,7 +112,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
     (state) => id === 'autoplay' && embed !== null && offerOf('mute', embed.item, selectBook(state)) === 'offered',
   );
   return (
-    <div className="editor">
+    <div className="w-[340px] max-w-[90vw] py-3 px-4 [&_p]:mt-1 [&_p]:mb-2.5">
       <h3>{labelOf(id)}</h3>
       <p className="quiet">{helpOf(id)}</p>
       {withMute ? (

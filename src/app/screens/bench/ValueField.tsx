@@ -118,7 +118,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
               : [];
   if (offers.length === 0) return null;
   return (
-    <div className="line offers">
+    <div className="line offers mb-2.5">
       {type === 'colour' && site && <small>{t('Colours of {site}:', { site: site.name })}</small>}
       {offers}
     </div>

@@ -35,21 +35,27 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
   const at = (pixels: number): string => `${(pixels / widest) * 100}%`;
   const column = Math.min(site.column, width - 2 * site.margin);
   return (
-    <div className="rule">
-      <div className="rule-line" aria-hidden="true">
+    <div className="relative h-12 my-0 mx-4">
+      <div
+        className="rule-line absolute [inset:30px_96px_4px_0] border-b border-b-line [&_i:nth-of-type(5n)]:h-2"
+        aria-hidden="true"
+      >
         {Array.from({ length: Math.floor(widest / 100) }, (_, i) => (
           <i key={i} style={{ left: at((i + 1) * 100) }} />
         ))}
-        <b className="rule-column" style={{ width: at(column) }}>
+        <b
+          className="absolute left-0 bottom-0 pl-1 bg-green-wash border-r-2 border-r-green text-tiny leading-[13px] font-normal whitespace-nowrap"
+          style={{ width: at(column) }}
+        >
           {t('column {column}', { column })}
         </b>
       </div>
-      <div className="rule-marks" ref={line}>
+      <div className="absolute [inset:0_96px_0_0]" ref={line}>
         {Object.entries(site.breakpoints).map(([name, pixels]) => (
           <button
             key={name}
             type="button"
-            className="rule-stop"
+            className="rule-stop absolute top-0 [transform:translateX(-50%)] min-h-6 py-0 px-1 text-quiet text-small whitespace-nowrap aria-pressed:text-green aria-pressed:font-bold"
             style={{ left: at(pixels) }}
             aria-pressed={width === pixels}
             onClick={() => dispatch(pageWidened(pixels))}

@@ -38,7 +38,11 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
     if (read) void send({ path, body: read.body, key: accessKey });
   };
   return (
-    <form className="connect-ask" data-sides onSubmit={ask}>
+    <form
+      className="grid gap-3 mt-4 data-sides:grid-cols-[repeat(auto-fit,minmax(min(420px,100%),1fr))] data-sides:items-start [&>:first-child]:col-span-full"
+      data-sides
+      onSubmit={ask}
+    >
       <TextField
         size="small"
         select
@@ -67,7 +71,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           error={!read}
           helperText={read ? '' : t('This is no JSON: look for a missing comma or quotation mark.')}
           slotProps={{ htmlInput: { spellCheck: false } }}
-          className="connect-code-field"
+          className="[&_textarea]:type-code"
         />
         <p className="connect-send">
           <Button type="submit" variant="outlined" disabled={!read || asking}>

@@ -18,7 +18,11 @@ export function BrowserPart(): ReactElement {
           'Drag <a>To the Bench</a> to your bookmarks. Press it on the page of a video, a map or anything else, and the Bench opens with that page’s link.',
           {
             a: (inside) => (
-              <a ref={asBookmark} className="bookmark" onClick={(event) => event.preventDefault()}>
+              <a
+                ref={asBookmark}
+                className="py-[3px] px-2.5 text-inherit no-underline border border-current rounded-[4px] cursor-grab"
+                onClick={(event) => event.preventDefault()}
+              >
                 {inside}
               </a>
             ),

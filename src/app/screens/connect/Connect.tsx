@@ -12,7 +12,7 @@ import { rich } from '../../ui/rich.tsx';
 export function Connect(): ReactElement {
   const [key, setKey] = useState('');
   return (
-    <div className="connect">
+    <div className="connect max-w-[1180px] pt-3 px-4 pb-12 [&_section]:mt-6">
       <h1>{t('Connect')}</h1>
       <p className="quiet">
         {t('Right embeds where you write: from your browser, from a page editor, from a program of your own.')}

@@ -34,7 +34,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
   const told = inLanguage(card, language());
   return (
     <>
-      <header className="line card-head">
+      <header className="line items-baseline gap-y-1 gap-x-4">
         <h2>{card.name}</h2>
         <span className="quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
         <Actions card={card} own={own} />
@@ -82,7 +82,7 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
     void keepCards(store, [{ ...card, id, name: `${card.name} (copy)`.slice(0, 60) }]).then(() => navigate(`/hosts/${id}/edit`));
   };
   return (
-    <span className="card-actions">
+    <span className="ml-auto">
       {own && <Button onClick={() => void navigate(`/hosts/${card.id}/teach`)}>{t('Teach it more')}</Button>}
       {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>{t('Edit')}</Button>}
       <Button onClick={copy}>{t('Copy as my own')}</Button>

@@ -35,7 +35,7 @@ export function Libraries(): ReactElement {
     await read(library.address);
   };
   return (
-    <div className="libraries">
+    <div className="max-w-[960px]">
       <h2>{t('Card libraries')}</h2>
       <p>
         {t(
@@ -56,7 +56,7 @@ export function Libraries(): ReactElement {
         </Button>
       </form>
       {libraries.length === 0 && !looked && (
-        <div className="libraries-none">
+        <div className="max-w-[70ch]">
           <p>
             {t(
               'A list names each card with its version and a checksum, so that nothing comes in changed on the way. Cards that you made or changed yourself are never overwritten without being asked.',

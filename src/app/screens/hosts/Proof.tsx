@@ -70,7 +70,7 @@ function Proved({ proof: { links, played } }: { proof: CardProof }): ReactElemen
         </ul>
       )}
       {Object.entries(played).map(([target, rows]) => (
-        <ul key={target} className="card-played" aria-label={t('What its player did: {target}', { target })}>
+        <ul key={target} className="[columns:260px]" aria-label={t('What its player did: {target}', { target })}>
           {rows
             .filter(({ verdict }) => verdict !== 'told')
             .map((row) => (

@@ -57,7 +57,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
         );
   };
   return (
-    <div className="order-add">
+    <div className="order-add [&_ul]:mt-2 [&_ul]:mb-0">
       <WordsField
         label={t('Add by link, or from the Shelf by its title')}
         labelled="above"

@@ -60,7 +60,7 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
       </p>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved} accessibility={MOVING}>
         <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ol className="order-entries" aria-label={t('Entries in their order')}>
+          <ol className="order-entries [&_small]:wrap-anywhere" aria-label={t('Entries in their order')}>
             {shown.map((entry, i) => (
               <Row
                 key={entry.id}
@@ -124,7 +124,13 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
       ref={setNodeRef}
       style={{ transform: transform ? `translate3d(${transform.x}px,${transform.y}px,0)` : undefined, transition }}
     >
-      <button type="button" className="order-handle" aria-label={t('Move {name}', { name })} {...attributes} {...listeners}>
+      <button
+        type="button"
+        className="order-handle min-h-8 border border-hair bg-pane text-quiet cursor-grab touch-none"
+        aria-label={t('Move {name}', { name })}
+        {...attributes}
+        {...listeners}
+      >
         {place}
       </button>
       <div>
@@ -137,7 +143,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         />
         <small className="quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
-        <span className="line order-clip">
+        <span className="line gap-y-1 gap-x-3 [&_.box]:w-[72px]">
           <TimeField
             label={t('from')}
             name={t('Entry {place} from', { place })}
@@ -174,7 +180,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         {said !== '' && <small role="status">{said}</small>}
         {entry.transcript.length > 0 && <Transcript transcript={entry.transcript} />}
         {notes.map((note) => (
-          <small key={note} className="order-note">
+          <small key={note} className="text-amber">
             {sayPlayNote(note)}
           </small>
         ))}

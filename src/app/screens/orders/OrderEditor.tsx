@@ -74,7 +74,10 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           set={(entries) => change({ entries })}
         />
       </section>
-      <section className="order-page" aria-label={t('The page')}>
+      <section
+        className="flex flex-col gap-2 border-l-2 border-l-line max-[1001px]:border-l-0 max-[1001px]:border-t-2 max-[1001px]:border-t-line"
+        aria-label={t('The page')}
+      >
         <div className="order-how">
           <ChoiceField
             label={t('Layout')}

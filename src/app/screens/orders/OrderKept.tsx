@@ -15,7 +15,7 @@ export function OrderKept({ order, goBack }: Props): ReactElement | null {
   const kept = useLiveQuery(() => findOrder(order.id), [order.id]);
   if (!kept) return null;
   return (
-    <details className="order-kept">
+    <details className="order-kept [&_.inline-remedy]:text-small">
       <summary>{t('Where it stands, and its versions')}</summary>
       <h3>{t('Placed on')}</h3>
       <Placements placed={kept.placed} set={(placed) => void savePlaced(order.id, placed)} />

@@ -20,7 +20,7 @@ export function Orders(): ReactElement {
   const kept = useLiveQuery(listOrders);
   const order = kept?.orders.find((one) => one.order.id === id)?.order;
   return (
-    <div className="orders">
+    <div className="orders grid grid-cols-[220px_minmax(0,2fr)_minmax(0,3fr)] h-full max-[1001px]:block max-[1001px]:overflow-auto">
       <nav className="side-list" aria-label={t('Running orders')}>
         <h1>{t('Running orders')}</h1>
         <Begin />
@@ -42,7 +42,7 @@ export function Orders(): ReactElement {
       {order ? (
         <OrderEditor key={order.id} order={order} />
       ) : (
-        <section className="orders-none" aria-label={t('What they are for')}>
+        <section className="col-[2_/_-1] max-w-[70ch]" aria-label={t('What they are for')}>
           {id !== undefined && kept && <p className="wrong">{t('There is no running order at this address.')}</p>}
           <p>
             {t(
@@ -94,7 +94,7 @@ function Begin(): ReactElement {
     await bring(answer.text, answer.address);
   };
   return (
-    <div className="orders-begin">
+    <div className="grid gap-2 justify-items-start [&_.field]:w-full">
       <Button variant="contained" onClick={() => void keep(fresh({ name: t('New running order') }))}>
         {t('New running order')}
       </Button>

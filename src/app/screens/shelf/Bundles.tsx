@@ -132,7 +132,7 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
           { b: (inside) => <strong>{inside}</strong>, added: counts.add, changed: counts.change, kept: counts.keep },
         )}
       </p>
-      <ul className="incoming">
+      <ul className="incoming mt-0 mb-3 max-h-[40vh] overflow-y-auto border-t border-t-hair">
         {shown.map((step) => (
           <li key={stepKey(step)}>
             <Tick

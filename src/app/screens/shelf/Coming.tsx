@@ -39,7 +39,7 @@ export function Coming({ close }: { close: () => void }): ReactElement {
           )}
         </p>
       ) : (
-        <ul className="coming">
+        <ul className="coming mt-0 mb-3 [&_a]:text-green">
           {days.map((one) => (
             <li key={`${one.what} ${one.embed.id}`} data-what={one.what}>
               <time dateTime={one.day}>{day.format(new Date(`${one.day}T12:00`))}</time>

@@ -56,14 +56,17 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
     if (copy) open(copy);
   };
   return (
-    <aside className="detail" aria-label={t('About {title}', { title: embed.title })}>
+    <aside
+      className="detail area-[detail] w-[380px] overflow-y-auto pt-0 pr-1 pb-4 pl-3 border-l-2 border-l-line [&_h2]:my-1 [&_p]:my-1 [&_.field]:w-full [&_small.wrong]:text-brick max-desk:w-auto max-desk:py-3 max-desk:border-l-0"
+      aria-label={t('About {title}', { title: embed.title })}
+    >
       <header>
         <h2>{embed.title}</h2>
         <Button onClick={close} aria-label={t('Close the details')}>
           {t('Close')}
         </Button>
       </header>
-      <p className="line detail-ways">
+      <p className="line gap-y-1 gap-x-3 [&_a]:text-green [&_a]:font-semibold">
         <Link to={`/bench/${embed.id}`}>{t('Open on the Bench')}</Link>
         <Button onClick={() => setKit(true)}>{t('Texts for a post')}</Button>
         <Button onClick={next}>{t('Next one like this')}</Button>
@@ -74,7 +77,10 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         </Button>
       </p>
       <Part title={t('State')}>
-        <p className="shelf-state" data-state={stateOf(embed)}>
+        <p
+          className="pl-2 border-l-3 border-l-hair data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick [&_small]:block"
+          data-state={stateOf(embed)}
+        >
           {STATE_NAMES[stateOf(embed)]}
           {embed.look.length > 0 && <small>{embed.look.map(sayFindingCode).join('; ')}</small>}
         </p>

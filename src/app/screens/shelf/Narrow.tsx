@@ -44,7 +44,11 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite, pictured, s
   const there = useMemo(() => whatThereIs(entries), [entries]);
   const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
   return (
-    <form className="line narrow" role="search" onSubmit={(event) => event.preventDefault()}>
+    <form
+      className="line narrow flex-1 [&_.field[data-label='beside']]:flex-none"
+      role="search"
+      onSubmit={(event) => event.preventDefault()}
+    >
       <SearchField
         label={t('Search the Shelf')}
         placeholder={t('Titles, tags, links …')}

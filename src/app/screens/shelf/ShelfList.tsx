@@ -51,21 +51,27 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
     }),
   );
   return (
-    <div className="rows shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
+    <div className="rows shelf-list area-[list]" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {inSight.map(({ index, start, size }) => {
           const row = rows[index]!;
           const style = { transform: `translateY(${start}px)`, height: size };
           if ('site' in row)
             return (
-              <li key={`site ${row.site}`} className="shelf-site" style={style}>
+              <li key={`site ${row.site}`} className="block pt-2 bg-ground font-semibold" style={style}>
                 <SiteName id={row.site} /> <small>{row.count}</small>
               </li>
             );
           const { embed } = row.entry;
           // By its place, so that another answer of a search is laid into the rows that are there.
           return (
-            <li key={index} className="shelf-row" style={style} data-open={embed.id === open} data-state={row.entry.state}>
+            <li
+              key={index}
+              className="shelf-row [&>span]:min-w-0 max-desk:[&_:is(.shelf-thumbnail,.shelf-kind,.shelf-where,time)]:hidden"
+              style={style}
+              data-open={embed.id === open}
+              data-state={row.entry.state}
+            >
               <Row
                 entry={row.entry}
                 thumbnail={thumbnails.get(embed.id)}
@@ -113,7 +119,9 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
   return (
     <>
       <TickBox name={t('Choose {title}', { title: embed.title })} on={chosen} set={(on) => choose(embed.id, on)} />
-      <span className="shelf-thumbnail">{thumbnail && <img src={thumbnail} alt="" />}</span>
+      <span className="shelf-thumbnail block w-[80px] h-[45px] border border-hair bg-ground">
+        {thumbnail && <img src={thumbnail} alt="" />}
+      </span>
       <span className="shelf-title">
         <Link to={`/bench/${embed.id}`}>{embed.title}</Link>
         <small>{setWords(embed)}</small>
@@ -126,7 +134,10 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
         <SiteName id={embed.work.site} />
         {embed.tags.length > 0 && <small>{embed.tags.map((tag) => `#${tag}`).join(' ')}</small>}
       </span>
-      <span className="shelf-state" data-state={state}>
+      <span
+        className="pl-2 border-l-3 border-l-hair data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick [&_small]:block"
+        data-state={state}
+      >
         {STATE_NAMES[state]}
         {embed.placed.length > 0 && (
           <small>{embed.placed.length === 1 ? t('on 1 page') : t('on {count} pages', { count: embed.placed.length })}</small>

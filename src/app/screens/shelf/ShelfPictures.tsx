@@ -37,13 +37,13 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
   }));
   const thumbnails = useThumbnails(rows.flatMap(({ some }) => some.map(({ embed }) => embed.id)));
   return (
-    <div className="rows shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
+    <div className="rows shelf-list area-[list]" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {rows.flatMap(({ start, some }) =>
           some.map(({ embed: { id, title, kind }, state }, i) => (
             <li
               key={id}
-              className="shelf-picture"
+              className="shelf-picture [inset:0_auto_auto] grid-rows-[104px_26px_24px] grid-cols-[18px_minmax(0,1fr)_auto] gap-y-1 gap-x-2 p-2 [&_:is(a,small)]:whitespace-nowrap data-[open=true]:bg-green-wash"
               data-open={id === open}
               style={{
                 transform: `translateY(${start}px)`,
@@ -52,7 +52,9 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
                 insetInlineStart: `${(i * 100) / columns}%`,
               }}
             >
-              <span className="shelf-thumbnail">{thumbnails.has(id) && <img src={thumbnails.get(id)} alt="" />}</span>
+              <span className="shelf-thumbnail block w-[80px] h-[45px] border border-hair bg-ground">
+                {thumbnails.has(id) && <img src={thumbnails.get(id)} alt="" />}
+              </span>
               <TickBox name={t('Choose {title}', { title })} on={chosen.has(id)} set={(on) => choose(id, on)} />
               <Link to={`/bench/${id}`}>{title}</Link>
               <small>

@@ -151,7 +151,7 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
 function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
   return (
-    <div className="new-rule">
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(110px,1fr))] gap-2 items-center my-2.5">
       <ChoiceField
         label={t('For which kind')}
         labelled="hidden"

@@ -56,7 +56,7 @@ export function Sites(): ReactElement {
     void navigate(`/sites/${learnt.site.id}`);
   };
   return (
-    <div className="sites">
+    <div className="sites grid grid-cols-[240px_minmax(0,1fr)] min-h-[100vh] max-tablet:grid-cols-[minmax(0,1fr)]">
       <nav className="side-list" aria-label={t('Sites')}>
         <h1>{t('Sites')}</h1>
         <ul>

@@ -64,7 +64,7 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
     >
       {would === null && <p role="status">{t('Looking through the Shelf …')}</p>}
       {would?.length === 0 && said === '' && <p>{t('Every saved embed for this site follows it already.')}</p>}
-      <ul className="style-change">
+      <ul className="style-change [&_del]:text-quiet [&_ins]:font-semibold [&_ins]:no-underline">
         {would?.slice(0, SHOWN).map(({ embed, settings }) => (
           <li key={embed.id}>
             <Tick

@@ -57,7 +57,7 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
       />
     ));
   return (
-    <nav className="sweep-filters" aria-label={t('Which are shown')}>
+    <nav className="min-h-0 overflow-y-auto pb-4 [&_.field]:w-full [&_.field]:mb-2" aria-label={t('Which are shown')}>
       <SearchField label={t('Find in places and items')} value={filter.text} set={(text) => change({ ...filter, text })} />
       <div role="group" aria-label={t('All, or only some')}>
         {bars([
@@ -145,13 +145,19 @@ interface BarProps {
 
 function Bar({ words, note, tone, places, after = places, of, pressed, press }: BarProps): ReactElement {
   return (
-    <button type="button" className="sweep-bar" data-tone={tone} aria-pressed={pressed} onClick={press}>
+    <button
+      type="button"
+      className="sweep-bar text-left grid grid-cols-[minmax(0,1fr)_auto] gap-y-0 gap-x-2 w-full min-h-7 py-1 px-2 border-l-3 border-l-transparent hover:bg-green-wash aria-pressed:border-l-green aria-pressed:bg-green-wash"
+      data-tone={tone}
+      aria-pressed={pressed}
+      onClick={press}
+    >
       <span>{words}</span>
       <b>{showNumber(places)}</b>
       {of > 0 && (
         <svg viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
-          <rect className="today" width={(places / of) * 100} height="4" />
-          <rect className="after" width={(after / of) * 100} height="4" />
+          <rect className="fill-hair" width={(places / of) * 100} height="4" />
+          <rect className="after fill-green" width={(after / of) * 100} height="4" />
         </svg>
       )}
       {note && <small>{note}</small>}

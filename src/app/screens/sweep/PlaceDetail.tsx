@@ -40,7 +40,7 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
         </h2>
         <Button onClick={close}>{t('Close')}</Button>
       </header>
-      <ul className="sweep-findings">
+      <ul className="my-2 [&_li]:py-1">
         {findings.map((finding, i) => (
           <li key={i} data-tone={finding.severity}>
             <b>{SEVERITY_WORDS[finding.severity]}.</b> {sayFinding(finding)}
@@ -49,7 +49,11 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
         {findings.length === 0 && <li>{t('Nothing was found.')}</li>}
       </ul>
       {text !== null && (
-        <div className="sweep-code" role="group" aria-label={change ? t('Before and after') : t('The code')}>
+        <div
+          className="[&_.code-difference]:mb-2 [&_.code-difference]:max-h-[220px]"
+          role="group"
+          aria-label={change ? t('Before and after') : t('The code')}
+        >
           {change ? (
             <>
               <Difference before={text.slice(...range)} after={after} />

@@ -64,7 +64,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
           if ('group' in line) {
             const { group } = line;
             return (
-              <li key={group.key} className="sweep-row" style={style}>
+              <li key={group.key} className="grid-cols-[24px_minmax(0,1fr)] gap-0 pt-0 pr-0 pb-0 pl-2" style={style}>
                 <GroupHead group={group} by={by as Grouping} open={opened.has(group.key)} turn={() => turn(group.key)} />
               </li>
             );
@@ -72,7 +72,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
           const { embed, within } = line;
           const its = keyOf(embed);
           return (
-            <li key={`${within} ${its}`} className="sweep-row" style={style}>
+            <li key={`${within} ${its}`} className="grid-cols-[24px_minmax(0,1fr)] gap-0 pt-0 pr-0 pb-0 pl-2" style={style}>
               <Place
                 embed={embed}
                 told={embed.findings.find(({ code }) => by === 'finding' && code === within) ?? embed.findings[0]}
@@ -135,7 +135,12 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
       ) : (
         <span />
       )}
-      <button type="button" className="sweep-place" aria-expanded={open} onClick={() => choose(open ? null : keyOf(embed))}>
+      <button
+        type="button"
+        className="sweep-place max-tablet:[&>:nth-child(2)]:hidden"
+        aria-expanded={open}
+        onClick={() => choose(open ? null : keyOf(embed))}
+      >
         <span className="sweep-file">
           {sayFile(file)}:{line}
         </span>
@@ -145,7 +150,10 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
             {KIND_NAMES[kind]} · {sayHost({ host }, (id) => book.byId.get(id)?.card.name)}
           </small>
         </span>
-        <span className="sweep-told" data-tone={told?.severity}>
+        <span
+          className="pl-2 border-l-3 border-l-green data-[tone=warning]:border-double data-[tone=warning]:border-l-amber data-[tone=error]:border-dashed data-[tone=error]:border-l-brick max-tablet:whitespace-nowrap max-tablet:text-ellipsis"
+          data-tone={told?.severity}
+        >
           {told ? sayFinding(told) : t('Nothing was found.')}
           {findings.length > 1 && <small>{t('and {count} more', { count: findings.length - 1 })}</small>}
         </span>

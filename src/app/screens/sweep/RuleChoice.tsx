@@ -26,7 +26,7 @@ export function RuleChoice({ asked, rules, numbers, site, follow }: Props): Reac
   const putRight = (code: string, on: boolean): void =>
     follow({ ...rules, putRight: on ? [...rules.putRight, code] : rules.putRight.filter((one) => one !== code) });
   return (
-    <fieldset className="sweep-rules">
+    <fieldset className="m-0 p-0 border-0 [&_legend]:p-0 [&_legend]:font-semibold">
       <legend>{t('What is changed')}</legend>
       <Tick
         on={rules.style}

@@ -15,7 +15,7 @@ interface Props<Row> {
 export function SomeOf<Row>({ rows, none, children }: Props<Row>): ReactElement {
   if (rows.length === 0) return <p className="quiet">{none}</p>;
   return (
-    <ul className="rows sweep-left">
+    <ul className="rows sweep-left py-2 px-3">
       {rows.slice(0, MOST).map((row, i) => (
         <li key={i}>{children(row)}</li>
       ))}

@@ -72,7 +72,11 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     void take([...event.dataTransfer.files]);
   };
   return (
-    <div className="sweep-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div
+      className="[&_small]:block h-full pt-3 px-4 pb-0 flex flex-col items-start gap-3 max-w-[720px] [&_p]:m-0 max-desk:*:mb-3"
+      onDrop={onDrop}
+      onDragOver={(event) => event.preventDefault()}
+    >
       <h1>{t('Sweep')}</h1>
       <p>
         {t(

@@ -18,7 +18,7 @@ interface Props {
 /** What was brought, each with whether the card makes it. */
 export function Examples({ examples, unexplained, remove }: Props): ReactElement {
   return (
-    <ol className="examples">
+    <ol className="examples [counter-reset:example] [&_li[data-told='true']]:before:text-amber [&_p]:m-0 [&_p]:wrap-anywhere">
       {examples.map((example, i) => {
         const told = unexplained.filter((one) => one.example === i);
         return (

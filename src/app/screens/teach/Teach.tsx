@@ -62,7 +62,7 @@ export function Teach(): ReactElement {
           )}
         </p>
       </header>
-      <section className="brought" aria-label={t('What was brought')}>
+      <section className="brought max-tablet:contents" aria-label={t('What was brought')}>
         <BringExamples bring={(text) => step({ do: 'bring', text })} />
         <Examples examples={lesson.examples} unexplained={unexplained} remove={(example) => step({ do: 'remove', example })} />
         <Button disabled={lesson.past.length === 0} onClick={() => step({ do: 'undo' })}>
@@ -105,7 +105,7 @@ function BringExamples({ bring }: { bring: (text: string) => void }): ReactEleme
   const [text, setText] = useState('');
   return (
     <form
-      className="bring"
+      className="bring grid gap-1 [&_button]:justify-self-start"
       onSubmit={(event) => {
         event.preventDefault();
         bring(text);

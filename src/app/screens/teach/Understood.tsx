@@ -37,7 +37,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
   const factAt = (at: string): Fact | undefined => facts.find((fact) => fact.at === at);
   return (
     <>
-      <div className="line teach-name">
+      <div className="line gap-4">
         <WordsField label={t('Name of the host')} placeholder={card.name} value={name} set={call} />
         <ChoiceField
           label={t('Kind')}
@@ -65,7 +65,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
           </div>
         );
       })}
-      <table className="learnt">
+      <table className="[&_caption]:text-left [&_caption]:font-bold">
         <caption>{t('Settings')}</caption>
         <thead>
           <tr>
@@ -107,7 +107,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
 function Sure({ fact }: { fact: Fact | undefined }): ReactElement | null {
   if (!fact) return null;
   return (
-    <small className="sure" data-certainty={fact.certainty}>
+    <small className="data-[certainty=certain]:text-green data-[certainty=certain]:font-bold" data-certainty={fact.certainty}>
       {CERTAINTY_WORDS[fact.certainty]}, {sayFrom(fact.from)}
     </small>
   );
@@ -119,7 +119,7 @@ function Trial({ card }: { card: HostCard }): ReactElement {
   const book = useMemo(() => makeBook([card]), [card]);
   const frame = link.trim() === '' ? undefined : frameOf(link.trim(), {}, book);
   return (
-    <div className="trial">
+    <div className="trial [&_.field]:w-full [&_.box]:type-code my-3">
       <WordsField label={t('Try another link')} value={link} set={setLink} />
       <p role="status">
         {frame === null && t('The card does not know this link. Bring it with its code, and it will.')}

@@ -62,7 +62,11 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
           {t('Keep the card')}
         </Button>
       </header>
-      <fieldset className="card-drawing" disabled={!now} aria-label={t('The card as a drawing')}>
+      <fieldset
+        className="card-drawing min-w-0 m-0 pt-0 pr-2 pb-4 pl-0 border-0 overflow-auto [&_.field.long]:[flex-basis:100%]"
+        disabled={!now}
+        aria-label={t('The card as a drawing')}
+      >
         {!now && <p className="wrong">{t('The JSON is not right as it stands. This shows the card as it was last right.')}</p>}
         <div className="line editor-fields">
           <DraftField label={t('Name of the host')} value={right.name} change={(name) => change('name', { name })} />
@@ -73,7 +77,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
         <SettingsPart card={right} change={change} />
         <PlayerPart card={right} change={change} />
       </fieldset>
-      <section className="card-text" aria-label={t('The same as JSON')}>
+      <section className="flex flex-col gap-2 min-h-0" aria-label={t('The same as JSON')}>
         <CardJson
           ref={json}
           text={text}

@@ -60,7 +60,12 @@ export function CardJson(props: Props): ReactElement {
       editor.focus();
     },
   }));
-  return <div ref={place} className="card-json" />;
+  return (
+    <div
+      ref={place}
+      className="card-json flex-1 min-h-[240px] border border-line bg-pane overflow-hidden [&_.cm-editor]:h-full [&_.cm-scroller]:type-code max-desk:h-[60vh]"
+    />
+  );
 }
 
 function complete({ state, pos, explicit }: CompletionContext): CompletionResult | null {
