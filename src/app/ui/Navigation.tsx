@@ -19,7 +19,7 @@ export function Navigation(): ReactElement {
   const bench = useAppSelector(selectBenchAddress);
   return (
     <nav className="navigation" aria-label={t('Screens')}>
-      <span className="navigation-mark" aria-hidden="true">
+      <span className="max-desk:hidden" aria-hidden="true">
         <PaneAjar />
       </span>
       {SCREENS.map(({ path, name }) => (
@@ -31,7 +31,7 @@ export function Navigation(): ReactElement {
           {...(path === '/connect' && { className: 'for-wide' })}
         />
       ))}
-      <span className="navigation-gap" />
+      <span className="flex-1 max-desk:hidden" />
       <CommandButton command={findAnything} sign={<FindSign />} words={t('Find')} />
       <CommandButton command={undo} sign={<BackSign />} words={t('Undo')} />
       <CommandButton command={redo} sign={<AgainSign />} words={t('Redo')} />
