@@ -19,6 +19,6 @@ export const SearchField = ({ label, placeholder = label, value, set }: Props): 
     placeholder={placeholder}
     value={value}
     set={set}
-    className="search flex-[1_1_130px]"
+    className="search"
   />
 );

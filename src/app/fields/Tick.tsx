@@ -14,7 +14,7 @@ interface Props {
 /** Yes or no. */
 export const Tick = ({ label, on, set, disabled = false, title }: Props): ReactElement => (
   <FormControlLabel
-    className="tick grid grid-cols-[auto_minmax(0,1fr)] items-start py-0.5"
+    className="tick"
     disableTypography
     label={label}
     title={title}

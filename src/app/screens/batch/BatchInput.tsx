@@ -62,7 +62,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
           </>
         }
         labelled="above"
-        className="batch-text"
+        className="batch-text grid-rows-[auto_minmax(240px,1fr)] gap-1 [&_.box>textarea]:h-full [&_.box>textarea]:resize-none"
         lines={12}
         placeholder={example(link)}
         value={long ? batch.text.slice(0, BEGINNING) : batch.text}
@@ -83,7 +83,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
           {t('Make the codes')}
         </Button>
       </div>
-      <p className="quiet">
+      <p className="text-quiet">
         {t('Each row starts from the house style of its site. Nothing is written to the Shelf before you say so.')}
       </p>
     </div>

@@ -122,7 +122,7 @@ function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total:
             })
           : t('{done} of {total} rows are made.', { done, total });
   return (
-    <div className="batch-progress [&>:only-child]:col-span-full">
+    <div className="batch-progress grid min-h-7 grid-cols-[minmax(0,320px)_auto] items-center justify-start gap-3 [&>:only-child]:col-span-full">
       {phase === 'running' && <LinearProgress variant="determinate" value={share * 100} aria-label={t('How far the batch is')} />}
       <span role="status">{words}</span>
       {phase !== 'running' && unasked > 0 && (
@@ -153,7 +153,7 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
   const nameOf = (i: number): string => head?.[i] || t('Column {i}', { i: i + 1 });
   return (
     <div
-      className="batch-columns [&_.field]:max-w-[190px] overflow-x-auto mb-2 border border-line bg-pane [&_table]:w-auto [&_:is(span,td)]:text-quiet [&_:is(span,td)]:type-code"
+      className="batch-columns [&_.field]:max-w-[190px] overflow-x-auto mb-2 border border-line bg-pane [&_table]:w-auto [&_:is(span,td)]:text-quiet [&_:is(span,td)]:type-code [&_:is(th,td)]:max-w-[260px] [&_:is(th,td)]:truncate [&_:is(th,td)]:border-0 [&_:is(th,td)]:border-r [&_:is(th,td)]:border-hair [&_:is(th,td)]:px-2.5 [&_:is(th,td)]:py-[3px]"
       role="region"
       aria-label={t('What the columns are')}
       tabIndex={0}

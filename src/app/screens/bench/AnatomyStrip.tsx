@@ -22,14 +22,16 @@ export function AnatomyStrip(): ReactElement {
       tabIndex={0}
     >
       <CandidateChoice />
-      {segments.length === 0 && <p className="quiet">{t('A pasted link is taken apart here, each part with what it means.')}</p>}
+      {segments.length === 0 && (
+        <p className="text-quiet">{t('A pasted link is taken apart here, each part with what it means.')}</p>
+      )}
       <ul>
         {candidate.doubt && <Doubt {...candidate.doubt} written={text} />}
         {segments.slice(0, MOST_PARTS).map((segment) => (
           <Part key={segment.range[0]} segment={segment} text={text} />
         ))}
         {segments.length > MOST_PARTS && (
-          <li className="part quiet">{t('and {count} more', { count: segments.length - MOST_PARTS })}</li>
+          <li className="part text-quiet">{t('and {count} more', { count: segments.length - MOST_PARTS })}</li>
         )}
         {candidate.repairs.map((repair, i) => (
           <li key={`repair-${i}`} className="part" data-role="repair">

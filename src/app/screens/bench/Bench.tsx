@@ -1,10 +1,8 @@
 import './bench.css';
-import './paste.css';
 import './anatomy.css';
 import './page.css';
 import './moments.css';
 import './code.css';
-import './checks.css';
 import { Suspense, useCallback, useEffect, useState, type CSSProperties, type DragEvent, type ReactElement } from 'react';
 import { broughtIn, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';

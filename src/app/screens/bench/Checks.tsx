@@ -58,12 +58,14 @@ export function Checks(): ReactElement {
       </ul>
       {there && (
         <details className="holds mt-1 text-quiet">
-          <summary>{t('Passed checks')}</summary>
+          <summary className="min-h-6 w-fit cursor-pointer">{t('Passed checks')}</summary>
           <ul>
             {looked
               .filter((c) => !failing.has(c.id))
               .map((c) => (
-                <li key={c.id}>{t(c.holds)}</li>
+                <li key={c.id} className="before:mr-1.5 before:text-green before:content-['✓']">
+                  {t(c.holds)}
+                </li>
               ))}
           </ul>
         </details>

@@ -1,4 +1,3 @@
-import './cover.css';
 import { Button } from '@mui/material';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
@@ -136,7 +135,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
         onPointerDown={point}
         onKeyDown={step}
       >
-        <img src={picture.address} alt="" draggable={false} />
+        <img className="block max-h-[260px] max-w-full" src={picture.address} alt="" draggable={false} />
         <i
           className="cropper-part absolute [outline:2px_solid_#fffdf8] [box-shadow:0_0_0_2000px_rgb(18_24_31_/_62%)]"
           style={{

@@ -54,10 +54,7 @@ export function Moments(): ReactElement {
     void loadFinder().catch(() => undefined);
   }, []);
   return (
-    <section
-      className="moments max-desk:order-2 area-[moments] pt-0.5 px-4 pb-1.5 border-t-2 border-t-line bg-pane min-w-0"
-      aria-label={t('Moments')}
-    >
+    <section className="moments" aria-label={t('Moments')}>
       <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-4 items-center max-desk:grid-cols-[minmax(0,1fr)]">
         <Rail />
         <div className="flex gap-2">
@@ -76,11 +73,13 @@ export function Moments(): ReactElement {
           </button>
         </div>
       </div>
-      <div className="stations [&[hidden]]:hidden" id="stations" hidden={!unfolded}>
+      <div className="stations" id="stations" hidden={!unfolded}>
         <Suspense fallback={null}>{strange && <OwnParameters item={strange} />}</Suspense>
         {stations && MOMENTS.map((moment) => <Station key={moment} moment={moment} station={stations[moment]} />)}
         {!stations && (
-          <p className="quiet">{t('What happens when a visitor arrives, begins, watches and reaches the end is set here.')}</p>
+          <p className="col-span-full m-0 text-center text-quiet">
+            {t('What happens when a visitor arrives, begins, watches and reaches the end is set here.')}
+          </p>
         )}
       </div>
       <Suspense fallback={null}>
@@ -108,14 +107,14 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
   const laid = (id: SettingId): boolean => (shown.includes(id) && !ON_THE_EMBED.has(id)) || (id === open && hidden.includes(id));
   return (
     <Toolbar label={`${name}: ${words}`} className="station">
-      <div className="station-head">
+      <div className="flex min-h-6 items-center justify-between">
         <h2>
           {name} <small>{words}</small>
         </h2>
         {hidden.length > 0 && (
           <button
             type="button"
-            className="token station-more"
+            className="token station-more text-small text-green"
             aria-haspopup="dialog"
             aria-label={t('{count} more of {name}', { count: hidden.length, name })}
             onClick={() => dispatch(settingsListed(moment))}

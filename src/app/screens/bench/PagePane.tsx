@@ -100,7 +100,7 @@ export function PagePane(): ReactElement {
           </p>
         )}
       </div>
-      <div className="page-foot">
+      <div className="flex items-center justify-between pr-4">
         {staged ? (
           <div className="now">{t('A signed-out visitor, with an empty browser store')}</div>
         ) : together ? (

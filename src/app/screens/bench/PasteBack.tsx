@@ -113,7 +113,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
               : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.map(nameOf))}
         </p>
       )}
-      <div className="line dialog-ways">
+      <div className="line mt-3">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
             {t('Take “{form}”', { form: formLabelOf(best.form) })}

@@ -1,4 +1,3 @@
-import './proof.css';
 import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { useStore } from 'react-redux';
@@ -33,18 +32,18 @@ export function ProofStrip(): ReactElement {
   const reached = STATIONS.findIndex(({ moment }) => moment === step);
   return (
     <section
-      className="moments max-desk:order-2 area-[moments] pt-0.5 px-4 pb-1.5 border-t-2 border-t-line bg-pane min-w-0 proof [&_.stations]:min-h-[186px] [&_.stations]:pt-2"
+      className="moments proof [&_.stations]:min-h-[186px] [&_.stations]:pt-2"
       aria-label={t('Play-through')}
       aria-busy={step !== null}
     >
-      <div className="stations [&[hidden]]:hidden">
+      <div className="stations">
         {STATIONS.map(({ moment, name, doing }, i) => (
           <div key={moment} className="station" data-moment={moment} data-live={moment === step}>
             <h2>{name}</h2>
             {moment === step && <p className="my-0.5 text-amber">{doing}</p>}
-            {step !== null && i < reached && <p className="quiet">{t('looked at')}</p>}
+            {step !== null && i < reached && <p className="text-quiet">{t('looked at')}</p>}
             {step === null && !rows.some(({ question }) => momentOf(question) === moment) && (
-              <p className="quiet">{t('nothing to look at')}</p>
+              <p className="text-quiet">{t('nothing to look at')}</p>
             )}
             <ul>
               {rows
@@ -57,7 +56,7 @@ export function ProofStrip(): ReactElement {
         ))}
         <Summary />
         {!WITHOUT_CREDENTIALS && (
-          <p className="quiet proof-signed">
+          <p className="text-quiet proof-signed">
             {t(
               'This browser opens frames with your cookies. Where you are signed in at the host, you see what you see, not what visitors see: sign out there, or play it through in a private window.',
             )}
@@ -82,7 +81,7 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
   };
   return (
     <li
-      className="proof-row grid gap-y-0 gap-x-2 mt-1 mr-1.5 mb-1.5 ml-0.5 pl-2 border-l-3 border-l-hair [&_strong]:font-semibold data-[verdict=differs]:border-double data-[verdict=differs]:border-l-brick data-[verdict=differs]:[&_small]:text-brick data-[verdict=differs]:[&_small]:font-semibold"
+      className="proof-row grid gap-y-0 gap-x-2 mt-1 mr-1.5 mb-1.5 ml-0.5 pl-2 border-l-3 border-l-hair [&_strong]:font-semibold data-[verdict='as_asked']:border-l-green data-[verdict='not_seen']:border-dotted data-[verdict='not_seen']:border-l-amber data-[verdict=differs]:border-double data-[verdict=differs]:border-l-brick data-[verdict=differs]:[&_small]:text-brick data-[verdict=differs]:[&_small]:font-semibold"
       data-verdict={row.verdict}
     >
       <strong>{sayObserved(row)}</strong>
@@ -93,10 +92,10 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
       </small>
       {row.verdict === 'not seen' && (
         <span className="line mt-1">
-          <button type="button" className="inline-remedy" onClick={() => answer(true)}>
+          <button type="button" className="inline-remedy ml-2" onClick={() => answer(true)}>
             {t('Yes')}
           </button>
-          <button type="button" className="inline-remedy" onClick={() => answer(false)}>
+          <button type="button" className="inline-remedy ml-2" onClick={() => answer(false)}>
             {t('No')}
           </button>
         </span>
@@ -116,7 +115,7 @@ function Summary(): ReactElement {
         {step !== null ? t('Playing it as a visitor who was never here …') : proof && `${upper(sayProof(proof))}.`}
       </p>
       {step === null && proof && (
-        <p className="quiet">
+        <p className="text-quiet">
           {showMoment(proof.date)}
           {proof.code === code ? t('; kept with the embed.') : t('; the code has changed since.')}
         </p>

@@ -59,8 +59,8 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
       <span className="token-words border-b-2 border-b-transparent leading-4.5">
         {brief ? within(labelOf(id)) : saySetting(id, shown.asked)}
       </span>
-      {shown.offStyle && <small className="off-style">{` ${t('not as the house does')}`}</small>}
-      {shown.guessed && !brief && <small className="off-style">{` ${t('a guess')}`}</small>}
+      {shown.offStyle && <small className="font-semibold text-amber">{` ${t('not as the house does')}`}</small>}
+      {shown.guessed && !brief && <small className="font-semibold text-amber">{` ${t('a guess')}`}</small>}
       {shown.told && !brief && <small>{` ${STATE_WORDS[shown.state as PlanState]}`}</small>}
     </button>
   );

@@ -114,7 +114,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
   return (
     <div className="w-[340px] max-w-[90vw] py-3 px-4 [&_p]:mt-1 [&_p]:mb-2.5">
       <h3>{labelOf(id)}</h3>
-      <p className="quiet">{helpOf(id)}</p>
+      <p className="text-quiet">{helpOf(id)}</p>
       {withMute ? (
         <AutoplayField />
       ) : (
@@ -123,7 +123,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       <CardNote id={id} />
       {entry ? <Outcome entry={entry} /> : <NotOffered id={id} />}
       <StyleNote id={id} />
-      <div className="editor-ends">
+      <div className="mt-2 flex justify-between">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
           {t('Reset')}
         </Button>
@@ -141,10 +141,16 @@ function CardNote({ id }: { id: SettingId }): ReactElement | null {
   const use = card?.settings[id];
   if (!card || !use) return null;
   if (isProposed(use))
-    return <p className="card-note">{t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}</p>;
+    return (
+      <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">
+        {t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}
+      </p>
+    );
   const note = use.in === 'nowhere' ? { text: use.note, date: use.since } : use.note;
   return note ? (
-    <p className="card-note">{t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}</p>
+    <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">
+      {t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}
+    </p>
   ) : null;
 }
 
@@ -156,14 +162,22 @@ function NotOffered({ id }: { id: SettingId }): ReactElement | null {
     return embed === null || offerOf(id, embed.item, selectBook(state)) === 'offered';
   });
   if (isOffered || !card) return null;
-  return <p className="card-note">{t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}</p>;
+  return (
+    <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">
+      {t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}
+    </p>
+  );
 }
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
   const dispatch = useAppDispatch();
   const able = useAppSelector((state) => ableForm(entry, selectEmbed(state)!.item, selectSite(state)));
   return (
-    <div className="outcome" data-state={entry.state} role="status">
+    <div
+      className="mt-2.5 border-l-3 border-l-green px-2.5 py-1 data-[state='in_part']:border-l-amber data-[state='not_offered']:border-l-amber data-[state=conflict]:border-l-amber"
+      data-state={entry.state}
+      role="status"
+    >
       <p>{sayState(entry)}</p>
       {entry.fix && (
         <Button variant="outlined" color="warning" onClick={() => dispatch(changed({ change: entry.fix! }))}>

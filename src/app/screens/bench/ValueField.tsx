@@ -27,13 +27,13 @@ export function ValueField(props: ValueFieldProps): ReactElement {
   if (type.type === 'set') return <SetField {...props} options={type.options} />;
   if (type.type === 'picture')
     return (
-      <Suspense fallback={<p className="quiet">…</p>}>
+      <Suspense fallback={<p className="text-quiet">…</p>}>
         <CoverField {...props} />
       </Suspense>
     );
   if (props.id === 'transcript')
     return (
-      <Suspense fallback={<p className="quiet">…</p>}>
+      <Suspense fallback={<p className="text-quiet">…</p>}>
         <TranscriptField {...props} />
       </Suspense>
     );

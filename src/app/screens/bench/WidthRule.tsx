@@ -85,7 +85,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
       <NumberField
         label={t('Width of the page in pixels')}
         labelled="hidden"
-        className="rule-number"
+        className="rule-number absolute right-0 bottom-1 w-[82px] gap-x-[3px] gap-y-0 text-tiny leading-[13px] [&_.box]:min-h-6 [&_.box]:w-[62px] [&_.box]:flex-none [&_.box]:type-code"
         unit={t('px') + (room > 0 && scale < 1 ? t(' at {scale} %', { scale: Math.round(scale * 100) }) : '')}
         value={width}
         least={NARROWEST}

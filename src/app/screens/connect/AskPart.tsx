@@ -73,7 +73,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           slotProps={{ htmlInput: { spellCheck: false } }}
           className="[&_textarea]:type-code"
         />
-        <p className="connect-send">
+        <p className="mt-3">
           <Button type="submit" variant="outlined" disabled={!read || asking}>
             {t('Send')}
           </Button>

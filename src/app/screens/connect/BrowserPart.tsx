@@ -31,7 +31,7 @@ export function BrowserPart(): ReactElement {
       </p>
       <p>{t('Any program can do the same by opening this address with a link at its end:')}</p>
       <CopyLine text={takes} name={t('the address that takes a link')} />
-      <p className="quiet">
+      <p className="text-quiet">
         {t(
           'Installed as an application (by the menu of the browser), Refenestra is among the places to which a phone shares links, and it opens without a network: what you have made is there, and can be changed, saved and copied. Only previews and facts of hosts need a network.',
         )}

@@ -17,7 +17,7 @@ export function CopyLine({ text, name }: { text: string; name: string }): ReactE
       <Button size="small" aria-label={t('Copy {name}', { name })} onClick={copy}>
         {t('Copy')}
       </Button>
-      <span role="status" className="quiet">
+      <span role="status" className="text-quiet">
         {told}
       </span>
     </p>

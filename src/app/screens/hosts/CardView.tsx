@@ -36,7 +36,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
     <>
       <header className="line items-baseline gap-y-1 gap-x-4">
         <h2>{card.name}</h2>
-        <span className="quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
+        <span className="text-quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
         <Actions card={card} own={own} />
       </header>
       <h3>{t('From link to frame')}</h3>
@@ -47,7 +47,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
       </ul>
       <WordsField
         label={t('Try a link')}
-        className="try"
+        className="my-3 flex items-center gap-2 [&_.box]:flex-[0_1_560px] [&_.box]:type-code"
         placeholder={t('paste any link of this host')}
         value={tried}
         set={setTried}
@@ -94,9 +94,10 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
 
 function SettingsTable({ card }: { card: HostCard }): ReactElement {
   const ids = Object.keys(card.settings) as SettingId[];
-  if (ids.length === 0) return <p className="quiet">{t('This host honours no settings; only the frame itself can be set.')}</p>;
+  if (ids.length === 0)
+    return <p className="text-quiet">{t('This host honours no settings; only the frame itself can be set.')}</p>;
   return (
-    <table className="card-settings">
+    <table className="[&_:is([data-how='in_part'],[data-how=withdrawn])_td]:text-amber">
       <thead>
         <tr>
           <th scope="col">{t('Setting')}</th>

@@ -29,7 +29,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         </NavLink>
         <NavLink to="/hosts/teach">{t('Teach a host')}</NavLink>
         <NavLink to="/hosts/libraries">{t('Card libraries')}</NavLink>
-        <ul>
+        <ul className="max-desk:columns-2">
           {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>
               <NavLink to={`/hosts/${cardId}`}>
@@ -44,7 +44,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         {part === 'grid' && <HostGrid cards={cards} />}
         {part === 'libraries' && <Libraries />}
         {(part === 'card' || part === 'edit') && !card && cards.length > 0 && (
-          <p className="quiet">{t('No card has the id “{id}”. Choose one from the list, or bring one in.', { id })}</p>
+          <p className="text-quiet">{t('No card has the id “{id}”. Choose one from the list, or bring one in.', { id })}</p>
         )}
         {part === 'card' && card && <CardView key={id} card={card} whose={whose(id)} />}
         {part === 'edit' && card && <CardEditor key={id} card={card} />}

@@ -43,7 +43,7 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
           set={setKind}
         />
       </div>
-      <p className="quiet mt-0 mb-2">
+      <p className="text-quiet mt-0 mb-2">
         {t(
           'A word is what the host is sent for the setting. ◐ in part: point at it for what really happens. ✗ withdrawn by the host. ✓ done by the code itself, at any host. · not offered.',
         )}

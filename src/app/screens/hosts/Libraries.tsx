@@ -42,7 +42,7 @@ export function Libraries(): ReactElement {
           'A list of cards that a team, or a host itself, keeps at an address. You see what would change before you take anything.',
         )}
       </p>
-      <form className="try" onSubmit={submit}>
+      <form className="my-3 flex items-center gap-2 [&_.box]:flex-[0_1_560px] [&_.box]:type-code" onSubmit={submit}>
         <WordsField
           label={t('Address of the list')}
           type="url"
@@ -73,10 +73,10 @@ export function Libraries(): ReactElement {
         </div>
       )}
       {libraries.length > 0 && (
-        <ul className="libraries-kept">
+        <ul className="*:border-t *:border-hair *:py-1.5">
           {libraries.map(({ address, name, looked: when, taken }) => (
             <li key={address}>
-              <strong>{name}</strong> <small className="quiet">{address}</small>
+              <strong>{name}</strong> <small className="text-quiet">{address}</small>
               <br />
               {t('{count, plural, one {# card} other {# cards}} taken; looked at on {date}', {
                 count: taken.length,
@@ -124,9 +124,9 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
   return (
     <section aria-label={t('What is in {library}', { library: library.name })}>
       <h3>{library.name}</h3>
-      <ul className="library-steps">
+      <ul className="*:border-t *:border-hair *:py-1.5 [&_p]:mt-0.5 [&_p]:mb-0 [&_p]:ml-6.5">
         {steps.map((step) => (
-          <li key={step.id} data-what={step.what}>
+          <li key={step.id}>
             <Tick
               label={'card' in step ? step.card.name : step.id}
               on={chosen.has(step.id)}
@@ -135,7 +135,7 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
             />{' '}
             <small>{t('version {version}, {step}', { version: step.version, step: STEP_WORDS[step.what] })}</small>
             {step.what === 'refused' && <p className="wrong">{sayCardRefusal(step.refusal)}</p>}
-            {'changes' in step && <p className="quiet">{step.changes.map(sayCardChange).join('; ')}</p>}
+            {'changes' in step && <p className="text-quiet">{step.changes.map(sayCardChange).join('; ')}</p>}
           </li>
         ))}
       </ul>

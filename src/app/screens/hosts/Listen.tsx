@@ -53,7 +53,7 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
       <h3>{t('Its player')}</h3>
       <div role="status">
         {now && <p>{now.asked}</p>}
-        {now && <p className="quiet">{sayHeard(count)}</p>}
+        {now && <p className="text-quiet">{sayHeard(count)}</p>}
         {found && <Found found={found} />}
         {!now && !found && (
           <p>

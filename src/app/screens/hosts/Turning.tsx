@@ -20,8 +20,8 @@ export function Turning({ text, words, host, book, children }: Props): ReactElem
   const { item, refusal } = read;
   const ids = Object.values(item?.captures ?? {});
   return (
-    <li>
-      <small>{words}</small>
+    <li className="col-span-full grid grid-cols-subgrid items-baseline border-t border-hair py-[5px]">
+      <small className="max-w-[170px]">{words}</small>
       <span className="turning-link type-code wrap-anywhere [&_[data-role='setting']]:border-b-2 [&_[data-role='setting']]:border-b-line [&_[data-role='form']]:text-quiet">
         <Taken text={text} segments={anatomy(text, read, book)} />
       </span>

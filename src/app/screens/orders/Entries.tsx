@@ -54,7 +54,7 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
   const shown = entries.slice(0, most);
   return (
     <>
-      <p className="quiet">
+      <p className="text-quiet">
         {t('{count, plural, one {# entry} other {# entries}}', { count: entries.length })}
         {whole > 0 && t(', {whole} in all as far as lengths are known', { whole: showTime(Math.round(whole)) })}
       </p>
@@ -122,6 +122,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
   return (
     <li
       ref={setNodeRef}
+      className="grid grid-cols-[40px_minmax(0,1fr)] gap-2 border-t border-hair bg-ground py-2"
       style={{ transform: transform ? `translate3d(${transform.x}px,${transform.y}px,0)` : undefined, transition }}
     >
       <button
@@ -133,7 +134,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
       >
         {place}
       </button>
-      <div>
+      <div className="grid gap-0.5">
         <WordsField
           label={t('Title of entry {place}', { place })}
           labelled="hidden"
@@ -141,7 +142,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
           value={entry.title}
           set={(title) => set({ title })}
         />
-        <small className="quiet">{entry.address}</small>
+        <small className="text-quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
         <span className="line gap-y-1 gap-x-3 [&_.box]:w-[72px]">
           <TimeField

@@ -46,9 +46,9 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
   return (
     <>
       <section className="order" aria-label={t('The running order')}>
-        <header>
+        <header className="line gap-x-3 gap-y-1">
           <WordsField label={t('Name')} value={draft.name} set={(name) => change({ name })} />
-          <span className="quiet" role="status">
+          <span className="text-quiet" role="status">
             {state === 'kept' ? t('Kept') : t('Keeping …')}
           </span>
           <Button disabled={!undo} onClick={() => undo?.()}>
@@ -78,7 +78,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
         className="flex flex-col gap-2 border-l-2 border-l-line max-[1001px]:border-l-0 max-[1001px]:border-t-2 max-[1001px]:border-t-line"
         aria-label={t('The page')}
       >
-        <div className="order-how">
+        <div className="line gap-y-1 gap-x-3">
           <ChoiceField
             label={t('Layout')}
             value={draft.layout}
@@ -95,7 +95,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           <Tick label={t('Files can be saved')} on={draft.download} set={(download) => change({ download })} />
           <Tick label={t('Begins by itself, without sound')} on={draft.autoplay} set={(autoplay) => change({ autoplay })} />
           {site && style && style.rules.length > 0 && (
-            <small className="quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
+            <small className="text-quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
           )}
           <ChoiceField
             label={t('Volume')}
@@ -162,7 +162,7 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
       <Button variant="outlined" onClick={() => void readAgain()}>
         {t('What is new')}
       </Button>{' '}
-      <span role="status">{said}</span> <small className="quiet">{order.feed}</small>
+      <span role="status">{said}</span> <small className="text-quiet">{order.feed}</small>
     </p>
   );
 }

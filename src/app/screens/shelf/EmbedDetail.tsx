@@ -60,13 +60,13 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
       className="detail area-[detail] w-[380px] overflow-y-auto pt-0 pr-1 pb-4 pl-3 border-l-2 border-l-line [&_h2]:my-1 [&_p]:my-1 [&_.field]:w-full [&_small.wrong]:text-brick max-desk:w-auto max-desk:py-3 max-desk:border-l-0"
       aria-label={t('About {title}', { title: embed.title })}
     >
-      <header>
+      <header className="flex items-center justify-between gap-2">
         <h2>{embed.title}</h2>
         <Button onClick={close} aria-label={t('Close the details')}>
           {t('Close')}
         </Button>
       </header>
-      <p className="line gap-y-1 gap-x-3 [&_a]:text-green [&_a]:font-semibold">
+      <p className="line gap-y-1 gap-x-3 [&_a]:font-semibold">
         <Link to={`/bench/${embed.id}`}>{t('Open on the Bench')}</Link>
         <Button onClick={() => setKit(true)}>{t('Texts for a post')}</Button>
         <Button onClick={next}>{t('Next one like this')}</Button>
@@ -78,11 +78,11 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
       </p>
       <Part title={t('State')}>
         <p
-          className="pl-2 border-l-3 border-l-hair data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick [&_small]:block"
+          className="marked data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick"
           data-state={stateOf(embed)}
         >
           {STATE_NAMES[stateOf(embed)]}
-          {embed.look.length > 0 && <small>{embed.look.map(sayFindingCode).join('; ')}</small>}
+          {embed.look.length > 0 && <small className="block">{embed.look.map(sayFindingCode).join('; ')}</small>}
         </p>
         {embed.stage === 'draft' && <Button onClick={() => change({ stage: 'ready' })}>{t('It is ready')}</Button>}
       </Part>
@@ -94,7 +94,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
           options={sites.map(({ id, name }) => [id, name])}
           set={reaim}
         />
-        <small className="quiet">{t('What belongs to the site changes with it; what belongs to the item stays.')}</small>
+        <small className="text-quiet">{t('What belongs to the site changes with it; what belongs to the item stays.')}</small>
       </Part>
       <Part title={t('Tags')}>
         <OneLine
@@ -119,7 +119,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
   <section>
-    <h3>{title}</h3>
+    <h3 className="mt-3.5 text-quiet text-small font-semibold">{title}</h3>
     {children}
   </section>
 );

@@ -41,7 +41,7 @@ export function Shelf(): ReactElement {
   ) : (
     <div className="shelf">
       <h1>{t('Shelf')}</h1>
-      <p className="quiet" role="status">
+      <p className="text-quiet" role="status">
         {t('Looking what is there …')}
       </p>
     </div>
@@ -122,7 +122,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
         </p>
       )}
       {entries.length > 0 && found.length === 0 && whole && (
-        <p className="quiet" role="status">
+        <p className="text-quiet" role="status">
           {t('Nothing on the Shelf is like that.')}{' '}
           <button type="button" className="inline-remedy" onClick={() => setNarrowing(NO_NARROWING)}>
             {t('Show everything')}

@@ -1,4 +1,3 @@
-import '../../ui/difference.css';
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useState, type ReactElement } from 'react';

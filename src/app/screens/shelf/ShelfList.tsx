@@ -67,7 +67,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
           return (
             <li
               key={index}
-              className="shelf-row [&>span]:min-w-0 max-desk:[&_:is(.shelf-thumbnail,.shelf-kind,.shelf-where,time)]:hidden"
+              className="shelf-row data-[open=true]:bg-green-wash [&>span]:min-w-0 max-desk:[&_:is(.shelf-thumbnail,.shelf-kind,.shelf-where,time)]:hidden"
               style={style}
               data-open={embed.id === open}
               data-state={row.entry.state}
@@ -120,30 +120,34 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
     <>
       <TickBox name={t('Choose {title}', { title: embed.title })} on={chosen} set={(on) => choose(embed.id, on)} />
       <span className="shelf-thumbnail block w-[80px] h-[45px] border border-hair bg-ground">
-        {thumbnail && <img src={thumbnail} alt="" />}
+        {thumbnail && <img className="block size-full object-cover" src={thumbnail} alt="" />}
       </span>
       <span className="shelf-title">
-        <Link to={`/bench/${embed.id}`}>{embed.title}</Link>
-        <small>{setWords(embed)}</small>
+        <Link className="block min-h-6 truncate leading-6 font-semibold" to={`/bench/${embed.id}`}>
+          {embed.title}
+        </Link>
+        <small className="block truncate">{setWords(embed)}</small>
       </span>
       <span className="shelf-kind">
         {kind}
-        {host && <small>{host}</small>}
+        {host && <small className="block truncate">{host}</small>}
       </span>
       <span className="shelf-where">
         <SiteName id={embed.work.site} />
-        {embed.tags.length > 0 && <small>{embed.tags.map((tag) => `#${tag}`).join(' ')}</small>}
+        {embed.tags.length > 0 && <small className="block truncate">{embed.tags.map((tag) => `#${tag}`).join(' ')}</small>}
       </span>
       <span
-        className="pl-2 border-l-3 border-l-hair data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick [&_small]:block"
+        className="marked data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick"
         data-state={state}
       >
         {STATE_NAMES[state]}
         {embed.placed.length > 0 && (
-          <small>{embed.placed.length === 1 ? t('on 1 page') : t('on {count} pages', { count: embed.placed.length })}</small>
+          <small className="block truncate">
+            {embed.placed.length === 1 ? t('on 1 page') : t('on {count} pages', { count: embed.placed.length })}
+          </small>
         )}
       </span>
-      <time className="number">{showMoment(embed.changed)}</time>
+      <time className="tabular-nums">{showMoment(embed.changed)}</time>
       <button
         type="button"
         className="inline-remedy"

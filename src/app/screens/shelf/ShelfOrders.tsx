@@ -21,7 +21,7 @@ export function ShelfOrders({ text }: { text: string }): ReactElement | null {
       {t('Running orders:')}{' '}
       {found.slice(0, 12).map(({ order: { id, name, entries } }) => (
         <Link key={id} to={`/orders/${id}`}>
-          {name || t('Without a name')} <small className="number">{entries.length}</small>
+          {name || t('Without a name')} <small className="tabular-nums">{entries.length}</small>
         </Link>
       ))}
       {found.length > 12 && <Link to="/orders">{t('{count} more', { count: found.length - 12 })}</Link>}

@@ -43,7 +43,7 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
           some.map(({ embed: { id, title, kind }, state }, i) => (
             <li
               key={id}
-              className="shelf-picture [inset:0_auto_auto] grid-rows-[104px_26px_24px] grid-cols-[18px_minmax(0,1fr)_auto] gap-y-1 gap-x-2 p-2 [&_:is(a,small)]:whitespace-nowrap data-[open=true]:bg-green-wash"
+              className="shelf-picture [inset:0_auto_auto] grid-rows-[104px_26px_24px] grid-cols-[18px_minmax(0,1fr)_auto] gap-y-1 gap-x-2 p-2 data-[open=true]:bg-green-wash"
               data-open={id === open}
               style={{
                 transform: `translateY(${start}px)`,
@@ -52,12 +52,14 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
                 insetInlineStart: `${(i * 100) / columns}%`,
               }}
             >
-              <span className="shelf-thumbnail block w-[80px] h-[45px] border border-hair bg-ground">
-                {thumbnails.has(id) && <img src={thumbnails.get(id)} alt="" />}
+              <span className="shelf-thumbnail col-span-full border border-hair bg-ground">
+                {thumbnails.has(id) && <img className="block size-full object-cover" src={thumbnails.get(id)} alt="" />}
               </span>
               <TickBox name={t('Choose {title}', { title })} on={chosen.has(id)} set={(on) => choose(id, on)} />
-              <Link to={`/bench/${id}`}>{title}</Link>
-              <small>
+              <Link className="col-[2/-1] truncate leading-6.5 font-semibold" to={`/bench/${id}`}>
+                {title}
+              </Link>
+              <small className="col-span-2 truncate">
                 {KIND_NAMES[kind] ?? t('not recognised')} · {STATE_NAMES[state]}
               </small>
               <button

@@ -20,8 +20,13 @@ export function ColumnDrawing({ site }: { site: Site }): ReactElement {
             className="drawn-screen relative h-8.5 border border-line bg-ground"
             style={{ width: `${(100 * width) / widest}%` }}
           >
-            <i style={{ width: `${(100 * column) / width}%` }}>{column || ''}</i>
-            <span>
+            <i
+              className="mx-auto block h-4 border-x border-green bg-green-wash text-center type-code text-tiny leading-4 not-italic"
+              style={{ width: `${(100 * column) / width}%` }}
+            >
+              {column || ''}
+            </i>
+            <span className="block text-center text-tiny leading-[15px] whitespace-nowrap">
               {SCREEN_NAMES[name as keyof typeof SCREEN_NAMES]} {width || ''}
             </span>
           </div>

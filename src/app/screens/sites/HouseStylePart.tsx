@@ -56,15 +56,15 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
     setSaid(t('{target} uses it too, without the colours and the address that are this site’s own.', { target: target.name }));
   };
   return (
-    <div className="house-style">
+    <div>
       {kinds.length === 0 && (
-        <p className="quiet">
+        <p className="text-quiet">
           {t('Nothing is set for all yet. Add a rule here, or press a token on the Bench and take it into the house style.')}
         </p>
       )}
       {kinds.map((kind) => (
         <section key={kind} aria-label={t('House style for {kind}', { kind: sayKinds(kind) })}>
-          <h4>{sayKinds(kind)}</h4>
+          <h4 className="mt-2 mb-0.5 text-quiet text-small">{sayKinds(kind)}</h4>
           <ul>
             {style.rules
               .filter((rule) => rule.kind === kind)
@@ -126,7 +126,7 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
   const [reason, setReason] = useState(rule.reason);
   const label = labelOf(rule.setting);
   return (
-    <li>
+    <li className="grid min-h-8.5 grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)_auto] items-center gap-2">
       <span>{saySetting(rule.setting, rule.value)}</span>
       <WordsField
         label={t('Why: {setting}', { setting: saySetting(rule.setting, rule.value) })}

@@ -28,6 +28,8 @@ import { Tick } from '../../fields/Tick.tsx';
 import { WordsField } from '../../fields/WordsField.tsx';
 
 const STATES = { kept: t('Kept'), waiting: t('Keeping …'), wrong: t('Not kept: something is not right yet') } as const;
+/** A field of a site: its name, its value, its unit in columns. */
+const ROW = 'row grid grid-cols-[minmax(0,180px)_minmax(0,1fr)_auto] gap-x-2 gap-y-0.5 items-center mb-1.5';
 const checkSite = (draft: Site): Site | undefined => siteSchema.safeParse(draft).data;
 
 /** One site, open to change, and kept by itself. What is not right is told at its place, and nothing is kept until all of it is. */
@@ -54,9 +56,9 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
   };
   return (
     <section className="site pt-4 px-5 pb-10 min-w-0 [&_.box]:min-h-6.5" aria-label={t('Site {site}', { site: site.name })}>
-      <header className="line site-head mb-3">
-        <h2>{site.name}</h2>
-        <span className="quiet" role="status">
+      <header className="line mb-3">
+        <h2 className="m-0 mr-auto text-head">{site.name}</h2>
+        <span className="text-quiet" role="status">
           {STATES[state]}
         </span>
         <Button disabled={!undo} onClick={() => undo?.()}>
@@ -214,7 +216,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
     <>
       <ChoiceField
         label={t('Code type that is taken first')}
-        className="row"
+        className={ROW}
         value={draft.form}
         options={FORMS.map(({ id }) => [id, formLabelOf(id)])}
         set={(form) => change({ form })}
@@ -256,7 +258,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
 }
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
-  <section className="site-part pt-0 px-4 pb-3 border-r border-r-line border-b border-b-line bg-pane min-w-0 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto]">
+  <section className="site-part pt-0 px-4 pb-3 border-r border-r-line border-b border-b-line bg-pane min-w-0 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto] max-tablet:[&>.field.row>label]:col-span-full">
     <h3>{title}</h3>
     {children}
   </section>
@@ -277,7 +279,7 @@ const TextRow = ({ label, value, instead, wrong, set }: RowProps<string>): React
   return (
     <WordsField
       label={label}
-      className="row"
+      className={ROW}
       wrong={wrong}
       placeholder={instead}
       value={text}
@@ -287,5 +289,5 @@ const TextRow = ({ label, value, instead, wrong, set }: RowProps<string>): React
 };
 
 const NumberRow = ({ label, value, wrong, set }: RowProps<number>): ReactElement => (
-  <NumberField label={label} className="row" unit={t('px')} wrong={wrong} value={value} set={set} />
+  <NumberField label={label} className={ROW} unit={t('px')} wrong={wrong} value={value} set={set} />
 );

@@ -54,7 +54,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
     // Lines of one height need not be measured anew when they are others.
     ...(by !== '' && { getItemKey: (i: number) => i }),
   });
-  if (embeds.length === 0) return <p className="quiet">{t('None of the embeds is of this kind.')}</p>;
+  if (embeds.length === 0) return <p className="text-quiet">{t('None of the embeds is of this kind.')}</p>;
   return (
     <div className="rows" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
       <ul style={{ height: list.getTotalSize() }}>
@@ -109,8 +109,18 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
     file: () => sayFile(key),
   }[by];
   return (
-    <button type="button" className="sweep-group" aria-expanded={open} onClick={turn}>
-      <span>{words()}</span>
+    <button
+      type="button"
+      className="col-span-full flex h-[39px] items-center justify-between gap-3 pr-3 pl-1 hover:bg-green-wash"
+      aria-expanded={open}
+      onClick={turn}
+    >
+      <span className="truncate">
+        <i className="inline-block w-5 not-italic" aria-hidden="true">
+          {open ? '▾' : '▸'}
+        </i>
+        {words()}
+      </span>
       <b>{showNumber(embeds.length)}</b>
     </button>
   );
@@ -137,21 +147,21 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
       )}
       <button
         type="button"
-        className="sweep-place max-tablet:[&>:nth-child(2)]:hidden"
+        className="sweep-place grid h-[61px] grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)_minmax(0,1.6fr)] items-center gap-3 py-0 pr-3 pl-1 text-left hover:bg-green-wash aria-expanded:bg-green-wash [&>span]:max-h-14 [&>span]:overflow-hidden [&>span]:wrap-anywhere max-tablet:grid-cols-[minmax(0,1fr)] max-tablet:gap-0 max-tablet:[&>:nth-child(2)]:hidden"
         aria-expanded={open}
         onClick={() => choose(open ? null : keyOf(embed))}
       >
-        <span className="sweep-file">
+        <span className="type-code">
           {sayFile(file)}:{line}
         </span>
         <span>
-          <span className="sweep-item">{title || item.replace(/^https?:\/\//, '')}</span>
+          <span className="line-clamp-2">{title || item.replace(/^https?:\/\//, '')}</span>
           <small>
             {KIND_NAMES[kind]} · {sayHost({ host }, (id) => book.byId.get(id)?.card.name)}
           </small>
         </span>
         <span
-          className="pl-2 border-l-3 border-l-green data-[tone=warning]:border-double data-[tone=warning]:border-l-amber data-[tone=error]:border-dashed data-[tone=error]:border-l-brick max-tablet:whitespace-nowrap max-tablet:text-ellipsis"
+          className="marked border-l-green data-[tone=warning]:border-double data-[tone=warning]:border-l-amber data-[tone=error]:border-dashed data-[tone=error]:border-l-brick max-tablet:whitespace-nowrap max-tablet:text-ellipsis"
           data-tone={told?.severity}
         >
           {told ? sayFinding(told) : t('Nothing was found.')}

@@ -29,7 +29,7 @@ export function SitesAgain<Site extends KnownSite>(props: Props<Site>): ReactEle
   return (
     <section aria-labelledby={id}>
       <h2 id={id}>{title}</h2>
-      <p className="quiet">{words}</p>
+      <p className="text-quiet">{words}</p>
       <ul className="sweep-before">
         {sites.map((site) => (
           <li key={site.name}>

@@ -84,7 +84,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
         )}
       </p>
       {siteField}
-      <div className="sweep-ways">
+      <div className="sweep-ways line">
         {canWriteFolders() ? (
           <Button variant="contained" disabled={!ready} onClick={() => void pick()}>
             {t('Open a folder')}
@@ -98,7 +98,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
         </Button>
       </div>
       <SiteByAddress disabled={!ready} begin={(name, files, note) => begin(name, files, { note })} say={setSaid} />
-      <p className="quiet">
+      <p className="text-quiet">
         {t(
           'You can also drop files or a zip here. HTML, Markdown, XML exports, feeds, CSV and JSON are looked into; nothing leaves this computer but the address of a site, and nothing is written before you say so.',
         )}

@@ -56,7 +56,7 @@ export function Teach(): ReactElement {
     <div className="teach">
       <header>
         <h1>{t('Teach a host')}</h1>
-        <p>
+        <p className="mt-1 mb-0 max-w-[70ch]">
           {t(
             'Paste a link and the embed code that the host gives for it; then the code with one thing changed. What can be known from them is drawn at once.',
           )}

@@ -97,7 +97,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
         </tbody>
       </table>
       {Object.keys(card.settings).length === 0 && (
-        <p className="quiet">{t('None yet. Paste the code that the host gives with one box ticked, such as autoplay.')}</p>
+        <p className="text-quiet">{t('None yet. Paste the code that the host gives with one box ticked, such as autoplay.')}</p>
       )}
       <Trial card={card} />
     </>

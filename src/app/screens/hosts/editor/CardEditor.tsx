@@ -49,8 +49,8 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
   };
   return (
     <div className="card-editor">
-      <header>
-        <h2>{before.name}</h2>
+      <header className="area-[head] flex flex-wrap items-center gap-x-2 gap-y-1">
+        <h2 className="mr-auto">{before.name}</h2>
         <Button aria-label={t('Undo in the card')} disabled={past.length === 0} onClick={() => step({ do: 'undo' })}>
           {t('Undo')}
         </Button>
@@ -87,7 +87,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
           redo={() => step({ do: 'redo' })}
         />
         <div role="status">
-          <ul className="card-problems">
+          <ul className="max-h-[150px] overflow-auto wrap-anywhere *:py-[3px]">
             {problems.slice(0, 20).map((problem, i) => (
               <li key={i}>
                 <button type="button" className="inline-remedy" onClick={() => json.current?.show(problem.at, problem.length)}>
