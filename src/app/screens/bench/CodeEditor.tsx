@@ -102,12 +102,7 @@ export function CodeEditor(props: CodeEditorProps): ReactElement {
     editor.dispatch(setDiagnostics(editor.state, troubles.map(toDiagnostic(editor.state.doc.length))));
   }, [troubles, view]);
 
-  return (
-    <div
-      ref={place}
-      className="code-text max-h-[max(180px,_44vh)] mt-2 mb-1 overflow-auto border border-hair bg-ground text-quiet [font:12.5px/22px_var(--mono)]"
-    />
-  );
+  return <div ref={place} className="code-text" />;
 }
 
 const toDiagnostic =

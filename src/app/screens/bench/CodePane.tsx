@@ -48,11 +48,7 @@ const SeveralCodes = lazily(
 /** The code until the editor is there, or where it cannot be loaded. */
 function PlainCode({ text }: { text: string }): ReactElement {
   return (
-    <pre
-      className="code-text max-h-[max(180px,_44vh)] mt-2 mb-1 overflow-auto border border-hair bg-ground text-quiet [font:12.5px/22px_var(--mono)]"
-      tabIndex={0}
-      aria-label={t('The code')}
-    >
+    <pre className="code-text" tabIndex={0} aria-label={t('The code')}>
       <code>
         {linesOf(text).map((line, i) => (
           <Fragment key={i}>

@@ -41,7 +41,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
     <div className="absolute inset-0 pointer-events-none">
       <Handle
         name={t('Width of the embed')}
-        className="cursor-ew-resize before:[inset:0_9px]"
+        className="handle-width"
         style={{ left: left + width, top: top + height / 2 }}
         value={Math.round(embed.width)}
         words={t('{width} px wide', { width: Math.round(embed.width) })}
@@ -51,7 +51,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
       />
       <Handle
         name={t('Shape of the embed')}
-        className="handle-shape cursor-ns-resize before:[inset:9px_0]"
+        className="handle-shape"
         style={{ left: left + width / 2, top: top + height }}
         value={Math.round(embed.height)}
         words={
@@ -65,7 +65,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
       />
       <Handle
         name={t('Space above the embed')}
-        className="handle-above cursor-ns-resize before:[inset:8px_2px] before:bg-transparent before:border-2 before:border-green before:[outline:0] before:border-b-0"
+        className="handle-above"
         style={{ left: left + 24, top: top - (Number(spaceAbove) * scale) / 2 }}
         value={Number(spaceAbove)}
         words={t('{spaceAbove} px above', { spaceAbove })}
@@ -75,7 +75,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
       />
       <Handle
         name={t('Space below the embed')}
-        className="cursor-ns-resize before:[inset:8px_2px] before:bg-transparent before:border-2 before:border-green before:[outline:0] before:border-t-0"
+        className="handle-below"
         style={{ left: left + 24, top: top + height + (Number(spaceBelow) * scale) / 2 }}
         value={Number(spaceBelow)}
         words={t('{spaceBelow} px below', { spaceBelow })}

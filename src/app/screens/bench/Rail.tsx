@@ -73,7 +73,7 @@ function ZoomRail(): ReactElement {
 const RailWords = ({ words }: { words: string }): ReactElement => (
   <div className="rail">
     <div className="rail-line" />
-    <p className="absolute [inset:2px_0_auto] m-0 text-center text-quiet">{words}</p>
+    <p className="absolute inset-x-0 top-0.5 m-0 text-center text-quiet">{words}</p>
   </div>
 );
 
@@ -146,7 +146,7 @@ function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElem
         />
       </div>
       {interval !== undefined && (
-        <p className="absolute [inset:2px_0_auto] m-0 text-center text-quiet">
+        <p className="absolute inset-x-0 top-0.5 m-0 text-center text-quiet">
           {settings.loop === 'on'
             ? t('{sheet} by {sheet}, each {each}: {whole} in all, then again', {
                 sheet,

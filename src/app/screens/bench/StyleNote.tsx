@@ -28,7 +28,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
   if (said === undefined && value === undefined) return null;
   if (said === value)
     return (
-      <p className="my-2 py-1.5 px-2 border-l-3 border-l-green data-[differs=true]:border-dashed data-[differs=true]:border-l-amber [&_p]:mt-0 [&_p]:mb-1.5 [&_.field]:mb-1.5">
+      <p className="marked my-2 border-l-green py-1.5">
         {t('House style of {site}', { site: site.name })}
         {why && <>: {why}</>}
       </p>
@@ -43,8 +43,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
   };
   return (
     <div
-      className="my-2 py-1.5 px-2 border-l-3 border-l-green data-[differs=true]:border-dashed data-[differs=true]:border-l-amber [&_p]:mt-0 [&_p]:mb-1.5 [&_.field]:mb-1.5"
-      data-differs={said !== undefined}
+      className={`marked my-2 py-1.5 [&_.field]:mb-1.5 [&_p]:mt-0 [&_p]:mb-1.5 ${said === undefined ? 'border-l-green' : 'border-dashed border-l-amber'}`}
     >
       {said !== undefined && (
         <p>

@@ -17,7 +17,7 @@ export function WhatItDoes({ parameter, item }: { parameter: Parameter; item: It
   if (likely.length === 0) return null;
   return (
     <div
-      className="what-it-does [&_.MuiButton-root]:py-px [&_.MuiButton-root]:px-1.5 [&_summary]:cursor-pointer"
+      className="what-it-does [&_summary]:cursor-pointer"
       role="group"
       aria-label={t('What does {raw} do?', { raw: parameter.raw })}
     >

@@ -38,11 +38,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
     if (read) void send({ path, body: read.body, key: accessKey });
   };
   return (
-    <form
-      className="grid gap-3 mt-4 data-sides:grid-cols-[repeat(auto-fit,minmax(min(420px,100%),1fr))] data-sides:items-start [&>:first-child]:col-span-full"
-      data-sides
-      onSubmit={ask}
-    >
+    <form className="connect-ask mt-4 grid gap-3 [&>:first-child]:col-span-full" data-sides onSubmit={ask}>
       <TextField
         size="small"
         select

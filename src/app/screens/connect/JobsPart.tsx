@@ -134,10 +134,7 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
     });
   };
   return (
-    <form
-      className="grid gap-3 mt-4 data-sides:grid-cols-[repeat(auto-fit,minmax(min(420px,100%),1fr))] data-sides:items-start [&>:first-child]:col-span-full"
-      onSubmit={send}
-    >
+    <form className="connect-ask mt-4 grid gap-3 [&>:first-child]:col-span-full" onSubmit={send}>
       <div className="line gap-3 items-start mb-2.5 [&>div]:min-w-[180px]">
         <TextField
           size="small"

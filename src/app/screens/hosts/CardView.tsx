@@ -47,7 +47,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
       </ul>
       <WordsField
         label={t('Try a link')}
-        className="my-3 flex items-center gap-2 [&_.box]:flex-[0_1_560px] [&_.box]:type-code"
+        className="try"
         placeholder={t('paste any link of this host')}
         value={tried}
         set={setTried}

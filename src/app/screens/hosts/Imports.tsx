@@ -47,7 +47,7 @@ export function Imports(): ReactElement {
       <div role="status">
         {answer && <p>{answer.words}</p>}
         {answer && answer.problems.length > 0 && (
-          <ul className="max-h-[150px] overflow-auto wrap-anywhere *:py-[3px]">
+          <ul className="card-problems *:py-[3px]">
             {answer.problems.slice(0, 20).map((problem) => (
               <li key={problem}>{problem}</li>
             ))}

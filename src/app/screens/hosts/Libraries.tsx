@@ -42,7 +42,7 @@ export function Libraries(): ReactElement {
           'A list of cards that a team, or a host itself, keeps at an address. You see what would change before you take anything.',
         )}
       </p>
-      <form className="my-3 flex items-center gap-2 [&_.box]:flex-[0_1_560px] [&_.box]:type-code" onSubmit={submit}>
+      <form className="try" onSubmit={submit}>
         <WordsField
           label={t('Address of the list')}
           type="url"

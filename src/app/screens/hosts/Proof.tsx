@@ -61,7 +61,7 @@ function Proved({ proof: { links, played } }: { proof: CardProof }): ReactElemen
   return (
     <>
       {wrong.length > 0 && (
-        <ul className="max-h-[150px] overflow-auto wrap-anywhere *:py-[3px]">
+        <ul className="card-problems *:py-[3px]">
           {wrong.map((one, i) => (
             <li key={i}>
               <code>{one.text}</code> {sayProvedLink(one)}

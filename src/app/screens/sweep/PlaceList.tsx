@@ -64,7 +64,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
           if ('group' in line) {
             const { group } = line;
             return (
-              <li key={group.key} className="grid-cols-[24px_minmax(0,1fr)] gap-0 pt-0 pr-0 pb-0 pl-2" style={style}>
+              <li key={group.key} className={PLACE} style={style}>
                 <GroupHead group={group} by={by as Grouping} open={opened.has(group.key)} turn={() => turn(group.key)} />
               </li>
             );
@@ -72,7 +72,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
           const { embed, within } = line;
           const its = keyOf(embed);
           return (
-            <li key={`${within} ${its}`} className="grid-cols-[24px_minmax(0,1fr)] gap-0 pt-0 pr-0 pb-0 pl-2" style={style}>
+            <li key={`${within} ${its}`} className={PLACE} style={style}>
               <Place
                 embed={embed}
                 told={embed.findings.find(({ code }) => by === 'finding' && code === within) ?? embed.findings[0]}
@@ -125,6 +125,9 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
     </button>
   );
 }
+
+/** A box to tick, and what it is for. */
+const PLACE = 'grid-cols-[24px_minmax(0,1fr)] gap-0 py-0 pr-0 pl-2';
 
 interface PlaceProps extends Pick<Props, 'spare' | 'choose'> {
   embed: SweptEmbed;

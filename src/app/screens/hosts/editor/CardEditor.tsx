@@ -87,7 +87,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
           redo={() => step({ do: 'redo' })}
         />
         <div role="status">
-          <ul className="max-h-[150px] overflow-auto wrap-anywhere *:py-[3px]">
+          <ul className="card-problems *:py-[3px]">
             {problems.slice(0, 20).map((problem, i) => (
               <li key={i}>
                 <button type="button" className="inline-remedy" onClick={() => json.current?.show(problem.at, problem.length)}>

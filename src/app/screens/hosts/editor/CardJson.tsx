@@ -61,10 +61,7 @@ export function CardJson(props: Props): ReactElement {
     },
   }));
   return (
-    <div
-      ref={place}
-      className="card-json flex-1 min-h-[240px] border border-line bg-pane overflow-hidden [&_.cm-editor]:h-full [&_.cm-scroller]:type-code max-desk:h-[60vh]"
-    />
+    <div ref={place} className="card-json flex-1 min-h-[240px] border border-line bg-pane overflow-hidden max-desk:h-[60vh]" />
   );
 }
 

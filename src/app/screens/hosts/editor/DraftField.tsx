@@ -15,7 +15,7 @@ export function DraftField({ label, value, change, long = false }: Props): React
   return (
     <WordsField
       label={label}
-      className={long ? 'long [&_.box]:flex-1' : undefined}
+      className={long ? 'long' : undefined}
       wrong={draft?.why ?? undefined}
       value={draft?.text ?? value}
       set={(text) => setDraft({ text, why: change(text) })}

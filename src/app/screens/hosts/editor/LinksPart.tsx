@@ -91,7 +91,7 @@ function Examples({ form, book, card, set }: ExamplesProps): ReactElement {
         ))}
       </ul>
       <form
-        className="my-3 flex items-center gap-2 [&_.box]:flex-[0_1_560px] [&_.box]:type-code"
+        className="try"
         onSubmit={(event) => {
           event.preventDefault();
           const refused = set([...form.examples, more.trim()]);
