@@ -61,7 +61,7 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
           return (
             <li
               key={key}
-              className={`${COLUMNS} batch-row max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2 max-desk:[&>:is(.MuiCheckbox-root,.number,button)]:row-[1/3] max-desk:[&>button]:col-start-4`}
+              className={`${COLUMNS} batch-row [&>span]:min-w-0 max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2 max-desk:[&>:is(.MuiCheckbox-root,.number,button)]:row-[1/3] max-desk:[&>button]:col-start-4`}
               style={{ transform: `translateY(${start}px)`, height: ROW }}
             >
               {row && <Row run={run} row={row} chosen={chosen.has(number)} choose={choose} />}
@@ -104,7 +104,7 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
       <TickBox name={t('Choose row {row}', { row: row + 1 })} on={chosen} set={(on) => choose(row, on)} />
       <span className="number text-right text-quiet">{row + 1}</span>
       <span className={`marked max-desk:hidden ${LOOK[state] ?? 'border-l-green'}`}>{ROW_STATES[state]}</span>
-      <span className="block max-h-13.5 min-w-0 truncate font-semibold max-desk:col-start-3">
+      <span className="block max-h-13.5 truncate font-semibold max-desk:col-start-3">
         {title || t('nothing in this row')}
         <small className="block font-normal max-desk:hidden">
           {kind === '' ? t('not recognised') : KIND_NAMES[kind]}
@@ -114,8 +114,8 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
       <span
         className={
           told.length > 0
-            ? 'block max-h-13.5 min-w-0 overflow-hidden max-desk:col-start-3 max-desk:row-start-2 max-desk:truncate'
-            : 'batch-code min-w-0 truncate text-quiet type-code max-desk:hidden'
+            ? 'block max-h-13.5 overflow-hidden max-desk:col-start-3 max-desk:row-start-2 max-desk:truncate'
+            : 'batch-code truncate text-quiet type-code max-desk:hidden'
         }
         title={words}
       >

@@ -62,7 +62,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       </label>
       <InputBase
         id="paste"
-        className="box h-9 bg-ground font-mono text-[13px] leading-4.5 [&>textarea]:h-4.5 [&>textarea]:resize-none [&>textarea]:overflow-hidden"
+        className="box h-9 bg-ground [&>textarea]:h-4.5 [&>textarea]:resize-none [&>textarea]:overflow-hidden"
         error={refusal !== undefined && text !== '' && !named}
         inputRef={field}
         inputComponent="textarea"

@@ -69,7 +69,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           slotProps={{ htmlInput: { spellCheck: false } }}
           className="[&_textarea]:type-code"
         />
-        <p className="mt-3">
+        <p className="mt-3!">
           <Button type="submit" variant="outlined" disabled={!read || asking}>
             {t('Send')}
           </Button>

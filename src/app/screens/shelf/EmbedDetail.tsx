@@ -15,6 +15,7 @@ import { selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type EmbedNotes } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
+import { STATE_EDGE } from './ShelfList.tsx';
 import { Versions } from './Versions.tsx';
 import { Placements } from '../../ui/Placements.tsx';
 import { showDay, t } from '../../../messages/t.ts';
@@ -77,10 +78,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         </Button>
       </p>
       <Part title={t('State')}>
-        <p
-          className="marked data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick"
-          data-state={stateOf(embed)}
-        >
+        <p className={`marked ${STATE_EDGE[stateOf(embed)]}`}>
           {STATE_NAMES[stateOf(embed)]}
           {embed.look.length > 0 && <small className="block">{embed.look.map(sayFindingCode).join('; ')}</small>}
         </p>

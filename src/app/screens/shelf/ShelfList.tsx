@@ -103,6 +103,14 @@ function SiteName({ id }: { id: string }): ReactElement {
   return <>{sites.find((site) => site.id === id)?.name ?? t('No site')}</>;
 }
 
+/** How the edge of a saved embed tells its state, beside the words. */
+export const STATE_EDGE: Record<Entry['state'], string> = {
+  draft: '',
+  ready: 'border-double border-l-green',
+  placed: 'border-l-green',
+  look: 'border-dashed border-l-brick',
+};
+
 interface RowProps {
   entry: Entry;
   thumbnail: string | undefined;
@@ -136,10 +144,7 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
         <SiteName id={embed.work.site} />
         {embed.tags.length > 0 && <small className="block truncate">{embed.tags.map((tag) => `#${tag}`).join(' ')}</small>}
       </span>
-      <span
-        className="marked data-[state=ready]:border-double data-[state=ready]:border-l-green data-[state=placed]:border-l-green data-[state=look]:border-dashed data-[state=look]:border-l-brick"
-        data-state={state}
-      >
+      <span className={`marked ${STATE_EDGE[state]}`}>
         {STATE_NAMES[state]}
         {embed.placed.length > 0 && (
           <small className="block truncate">

@@ -21,7 +21,7 @@ export function ColumnDrawing({ site }: { site: Site }): ReactElement {
             style={{ width: `${(100 * width) / widest}%` }}
           >
             <i
-              className="mx-auto block h-4 border-x border-green bg-green-wash text-center type-code text-tiny leading-4 not-italic"
+              className="mx-auto block h-4 border-x border-green bg-green-wash text-center font-mono text-tiny leading-4 not-italic"
               style={{ width: `${(100 * column) / width}%` }}
             >
               {column || ''}
