@@ -67,7 +67,7 @@ export function LinkDrawing({ card, form, book, links, say, move }: Props): Reac
         ))}
         {example!.length > behind && <Taken address={example!} book={book} from={behind} />}
       </ul>
-      <p className="stuck text-amber empty:hidden" role="status">
+      <p className="stuck mx-1.5 my-0.5 text-amber empty:hidden" role="status">
         {stuck && t('It stays where it was: another example, or the frame address, does not have it so.')}
       </p>
     </>

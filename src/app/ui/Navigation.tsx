@@ -15,7 +15,7 @@ import { writeKeys } from './writeKeys.ts';
 import { t } from '../../messages/t.ts';
 
 const LINK =
-  'grid w-full justify-items-center gap-0.5 border-l-3 border-l-transparent py-1.5 text-small text-ink no-underline disabled:cursor-default disabled:text-quiet disabled:opacity-55 aria-[current]:border-l-green aria-[current]:font-semibold aria-[current]:text-green low:py-1 max-desk:w-auto max-desk:border-l-0 german:text-tiny forced-colors:border-l-[Canvas] forced-colors:aria-[current]:border-l-[Highlight] forced-colors:aria-[current]:underline';
+  'grid w-full justify-items-center gap-0.5 border-l-3 border-l-transparent px-0 py-1.5 text-small text-ink no-underline disabled:cursor-default disabled:text-quiet disabled:opacity-55 aria-[current]:border-l-green aria-[current]:font-semibold aria-[current]:text-green low:py-1 max-desk:w-auto max-desk:border-l-0 german:text-tiny forced-colors:border-l-[Canvas] forced-colors:aria-[current]:border-l-[Highlight] forced-colors:aria-[current]:underline';
 /** No keys to list where there is no keyboard, and no room for the theme and for programs; Find leads to all of them. */
 const WIDE = 'max-[561px]:hidden';
 

@@ -21,7 +21,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
     own.some((one) => one.id === cardId) ? 'own' : team.includes(cardId) ? 'team' : 'shipped';
   const card = cards.find((one) => one.id === id);
   return (
-    <div className="hosts grid grid-cols-[152px_minmax(0,1fr)] h-full [&_h2]:m-0 [&_h2]:text-head max-desk:block max-desk:overflow-auto">
+    <div className="hosts grid grid-cols-[152px_minmax(0,1fr)] h-full [&_h2]:my-0 [&_h2]:text-head max-desk:block max-desk:overflow-auto">
       <nav className="side-list" aria-label={t('Host cards')}>
         <h1>{t('Host book')}</h1>
         <NavLink to="/hosts" end>

@@ -119,9 +119,9 @@ function Trial({ card }: { card: HostCard }): ReactElement {
   const book = useMemo(() => makeBook([card]), [card]);
   const frame = link.trim() === '' ? undefined : frameOf(link.trim(), {}, book);
   return (
-    <div className="trial [&_.field]:w-full [&_.box]:type-code my-3">
+    <div className="my-3 [&_.box]:type-code [&_.field]:w-full">
       <WordsField label={t('Try another link')} value={link} set={setLink} />
-      <p role="status">
+      <p className="my-1 min-h-[1.5em] wrap-anywhere" role="status">
         {frame === null && t('The card does not know this link. Bring it with its code, and it will.')}
         {frame && <code>{frame}</code>}
       </p>
