@@ -32,7 +32,7 @@ export function ProofStrip(): ReactElement {
   const reached = STATIONS.findIndex(({ moment }) => moment === step);
   return (
     <section
-      className="moments proof [&_.stations]:min-h-[186px] [&_.stations]:pt-2"
+      className="moments proof"
       aria-label={t('Play-through')}
       aria-busy={step !== null}
     >

@@ -58,7 +58,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
   };
   return (
     <aside
-      className="detail area-[detail] w-[380px] overflow-y-auto pt-0 pr-1 pb-4 pl-3 border-l-2 border-l-line [&_h2]:my-1 [&_p]:my-1 [&_.field]:w-full [&_small.wrong]:text-brick max-desk:w-auto max-desk:py-3 max-desk:border-l-0"
+      className="detail area-[detail] w-[380px] overflow-y-auto pt-0 pr-1 pb-4 pl-3 border-l-2 border-l-line [&_h2]:my-1 [&_p]:my-1 [&_.field]:w-full [&_small.wrong]:text-brick max-desk:w-auto max-desk:px-0 max-desk:py-3 max-desk:border-l-0"
       aria-label={t('About {title}', { title: embed.title })}
     >
       <header className="flex items-center justify-between gap-2">

@@ -221,7 +221,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
         options={FORMS.map(({ id }) => [id, formLabelOf(id)])}
         set={(form) => change({ form })}
       />
-      <fieldset className="grid grid-cols-[repeat(2,minmax(0,1fr))] my-2 py-1 px-2.5 border border-hair [&_legend]:text-small [&_legend]:text-quiet max-tablet:grid-cols-[minmax(0,1fr)]">
+      <fieldset className="grid grid-cols-[repeat(2,minmax(0,1fr))] mx-0 my-2 py-1 px-2.5 border border-hair [&_legend]:text-small [&_legend]:text-quiet max-tablet:grid-cols-[minmax(0,1fr)]">
         <legend>{t('Code types that stay whole there (none ticked: all are offered)')}</legend>
         {FORMS.map(({ id }) => (
           <Tick key={id} label={formLabelOf(id)} on={draft.keeps.includes(id)} set={(on) => keep(id, on)} />
