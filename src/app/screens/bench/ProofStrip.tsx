@@ -31,11 +31,7 @@ export function ProofStrip(): ReactElement {
   const rows = step === null ? (proof?.rows ?? []) : [];
   const reached = STATIONS.findIndex(({ moment }) => moment === step);
   return (
-    <section
-      className="moments proof"
-      aria-label={t('Play-through')}
-      aria-busy={step !== null}
-    >
+    <section className="moments proof" aria-label={t('Play-through')} aria-busy={step !== null}>
       <div className="stations">
         {STATIONS.map(({ moment, name, doing }, i) => (
           <div key={moment} className="station" data-moment={moment} data-live={moment === step}>
