@@ -22,7 +22,7 @@ export function CodeComparison({ close }: { close: () => void }): ReactElement {
   const rows = useAppSelector(selectComparison) ?? [];
   return (
     <DialogFrame title={t('Compare with what was pasted')} close={close} wide>
-      <div className="compare-codes grid grid-cols-[repeat(auto-fit,minmax(260px,1fr))] gap-3 [&_figure]:m-0 [&_pre]:mt-1 [&_pre]:mb-3 [&_pre]:max-h-[170px]">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(260px,1fr))] gap-3 [&_figure]:m-0 [&_pre]:mt-1 [&_pre]:mb-3 [&_pre]:max-h-[170px]">
         <CodeOf words={t('As it was pasted')} code={text.slice(...candidate.range)} />
         <CodeOf words={t('As it is taken away')} code={embed?.code.text ?? ''} />
       </div>

@@ -93,14 +93,14 @@ export function CodePane(): ReactElement {
     <section className="code max-desk:order-3 py-2 px-3 max-desk:border-t-2 max-desk:border-t-line" aria-label={t('Code')}>
       <div className="line code-head justify-between [&_.field]:flex-[1_1_150px] [&_.field]:flex-nowrap [&_.field]:whitespace-nowrap">
         <FormChoice />
-        <Button variant="contained" className="copy" disabled={!can} onClick={run} aria-keyshortcuts="c">
+        <Button variant="contained" disabled={!can} onClick={run} aria-keyshortcuts="c">
           {COPY_WORDS[copied]}
         </Button>
         <span className="hidden-words" role="status">
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
-      {there ? <Editor /> : <p className="text-quiet code-empty">{t('The code to take away stands here.')}</p>}
+      {there ? <Editor /> : <p className="text-quiet">{t('The code to take away stands here.')}</p>}
       <Toolbar
         label={t('What else is done with the code')}
         className="line gap-1.5 [&_.inline-remedy]:px-1.5 [&_.inline-remedy]:py-0 [&_.inline-remedy]:text-small"

@@ -123,7 +123,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
   return (
     <form id={VALUE_FORM} action={close}>
       <div
-        className="cropper relative w-[fit-content] max-w-full overflow-hidden border border-line cursor-crosshair touch-none"
+        className="relative w-[fit-content] max-w-full overflow-hidden border border-line cursor-crosshair touch-none"
         role="slider"
         tabIndex={0}
         aria-label={t('What matters in the picture')}

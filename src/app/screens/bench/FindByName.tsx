@@ -105,7 +105,7 @@ function Cover({ address }: { address: string | undefined }): ReactElement {
     };
   }, [address]);
   return (
-    <span className="found-cover flex-none w-[80px] h-[45px] bg-hair">
+    <span className="flex-none w-[80px] h-[45px] bg-hair">
       {picture && <img className="size-full object-cover" src={picture} alt="" />}
     </span>
   );

@@ -52,7 +52,7 @@ export function ProofStrip(): ReactElement {
         ))}
         <Summary />
         {!WITHOUT_CREDENTIALS && (
-          <p className="text-quiet proof-signed">
+          <p className="text-quiet">
             {t(
               'This browser opens frames with your cookies. Where you are signed in at the host, you see what you see, not what visitors see: sign out there, or play it through in a private window.',
             )}

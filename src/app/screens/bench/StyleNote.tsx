@@ -58,7 +58,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
         set={setReason}
         control={{ maxLength: 200 }}
       />
-      <p className="line style-ways">
+      <p className="line">
         {said !== undefined && (
           <Button variant="outlined" onClick={() => dispatch(changed({ change: { [id]: said } }))}>
             {t('Put it back')}

@@ -34,7 +34,7 @@ export function Proof({ card }: { card: HostCard }): ReactElement {
       .finally(() => setStep(null));
   };
   return (
-    <section className="card-proof" aria-label={t('Proof')} aria-busy={step !== null}>
+    <section aria-label={t('Proof')} aria-busy={step !== null}>
       <h3>{t('Proof')}</h3>
       <p role="status">
         {step?.doing === 'asking' && t('Asking for the frames: {done} of {all} …', { done: step.done, all: step.all })}

@@ -38,7 +38,7 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
     setWays([]);
   };
   return (
-    <section className="card-try" aria-label={t('Try a setting')}>
+    <section aria-label={t('Try a setting')}>
       <h3>{t('Try a setting')}</h3>
       <p>{t('Nobody has shown how this host spells it? See its player without the setting and with it, beside each other.')}</p>
       <div className="line my-2 [&_[aria-pressed=true]]:bg-green-wash">

@@ -158,7 +158,7 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
     take((before) => withNews(before, found).order);
   };
   return (
-    <p className="order-news">
+    <p>
       <Button variant="outlined" onClick={() => void readAgain()}>
         {t('What is new')}
       </Button>{' '}
@@ -190,7 +190,7 @@ function Named({
   };
   if (waiting === 0 && said === '') return null;
   return (
-    <p className="order-news">
+    <p>
       {waiting > 0 && (
         <Button variant="outlined" onClick={() => void bring()}>
           {t('Bring in the transcripts and chapters of {count, plural, one {# entry} other {# entries}}', { count: waiting })}

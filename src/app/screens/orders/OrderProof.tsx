@@ -56,7 +56,7 @@ export function OrderProof({ order, site }: { order: Order; site: Site }): React
   };
   const right = seen.filter(({ verdict }) => verdict.code === 'right').length;
   return (
-    <section className="order-proof [&_ul]:mt-1 [&_ul]:mb-0" aria-label={t('Play-through')}>
+    <section className="[&_ul]:mt-1 [&_ul]:mb-0" aria-label={t('Play-through')}>
       {running ? (
         <Button variant="outlined" onClick={() => running.abort()}>
           {t('Stop')}

@@ -80,7 +80,7 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
         </section>
       ))}
       <NewRule add={(rule) => void keepStyle(store, withRule(style, rule))} />
-      <div className="line site-files">
+      <div className="line">
         <Button variant="outlined" onClick={() => setChanging(true)}>
           {t('What would it change?')}
         </Button>

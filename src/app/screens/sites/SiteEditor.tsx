@@ -135,7 +135,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
               set={(followsTheme) => change({ followsTheme })}
             />
             <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
-            <div className="line site-files">
+            <div className="line">
               <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
                 {t('Export as design tokens')}
               </Button>
@@ -258,7 +258,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
 }
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
-  <section className="site-part pt-0 px-4 pb-3 border-r border-r-line border-b border-b-line bg-pane min-w-0 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto] max-tablet:[&>.field.row>label]:col-span-full">
+  <section className="pt-0 px-4 pb-3 border-r border-r-line border-b border-b-line bg-pane min-w-0 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto] max-tablet:[&>.field.row>label]:col-span-full">
     <h3>{title}</h3>
     {children}
   </section>

@@ -30,7 +30,7 @@ export function SitesAgain<Site extends KnownSite>(props: Props<Site>): ReactEle
     <section aria-labelledby={id}>
       <h2 id={id}>{title}</h2>
       <p className="text-quiet">{words}</p>
-      <ul className="sweep-before">
+      <ul>
         {sites.map((site) => (
           <li key={site.name}>
             <b>{site.name}</b> <span>{tell(site)}</span>

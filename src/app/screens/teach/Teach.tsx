@@ -70,7 +70,7 @@ export function Teach(): ReactElement {
         </Button>
       </section>
       <section aria-label={t('What is understood')}>
-        <div className="teach-next" role="status">
+        <div role="status">
           {asked.length > 0 && (
             <Ask key={JSON.stringify(asked)} questions={asked} answer={(answers) => step({ do: 'say', answers })} />
           )}
