@@ -133,3 +133,25 @@ test('the whole job can be done by keyboard alone', async () => {
   await waitForText(page, 'List the shortcuts');
   await context.close();
 });
+
+test('what the keys have reached is seen on every screen', async () => {
+  const { context, page } = await newVisitor(world.browser);
+  const unseen: string[] = [];
+  for (const path of ['/bench/example', '/shelf', '/batch', '/sweep', '/sites/mill', '/orders', '/hosts/lanternreel']) {
+    await goTo(page, world.server.address + path);
+    await find(page, 'link', 'Bench');
+    for (let stop = 0; stop < 30; stop++) {
+      await page.keyboard.press('Tab');
+      const name = await page.evaluate(() => {
+        const at = document.activeElement!;
+        const around = ['.box', '.MuiButtonBase-root', '.cm-editor'].map((part) => at.closest(part));
+        const seen = [at, ...around].some((one) => one && parseFloat(getComputedStyle(one).outlineWidth) >= 2);
+        // What is within a frame marks it itself.
+        return seen || at === document.body || at.tagName === 'IFRAME' ? null : `${at.tagName} ${at.textContent || at.ariaLabel}`;
+      });
+      if (name !== null) unseen.push(`${path}: ${name}`);
+    }
+  }
+  expect([...new Set(unseen)]).toEqual([]);
+  await context.close();
+}, 60_000);
