@@ -24,7 +24,7 @@ export function Navigation(): ReactElement {
   const bench = useAppSelector(selectBenchAddress);
   return (
     <nav
-      className="navigation area-[navigation] flex flex-col items-center gap-1 border-r-2 border-line bg-pane py-3 low:gap-0 low:py-1.5 max-desk:flex-row max-desk:flex-wrap max-desk:justify-around max-desk:border-t-2 max-desk:border-r-0 max-desk:py-0.5 flat:flex-nowrap flat:justify-start flat:overflow-x-auto"
+      className="navigation flex flex-col items-center gap-1 border-r-2 border-line bg-pane py-3 area-[navigation] max-desk:flex-row max-desk:flex-wrap max-desk:justify-around max-desk:border-t-2 max-desk:border-r-0 max-desk:py-0.5 low:gap-0 low:py-1.5 flat:flex-nowrap flat:justify-start flat:overflow-x-auto"
       aria-label={t('Screens')}
     >
       <span className="max-desk:hidden" aria-hidden="true">

@@ -21,7 +21,7 @@ export function SaidMost({ transcript, jump }: Props): ReactElement {
   const found = useMemo(() => frequentWords(transcript, { language, most: MOST }), [transcript, language]);
   if (found.length === 0) return <small className="text-quiet">{t('No word occurs twice.')}</small>;
   return (
-    <ul className="line gap-y-0 gap-x-4" aria-label={t('Said most')}>
+    <ul className="line gap-x-4 gap-y-0" aria-label={t('Said most')}>
       {found.map(({ word, count, first }) => {
         const when = t('{count} times, from {first}', { count, first: showTime(Math.floor(first)) });
         return (

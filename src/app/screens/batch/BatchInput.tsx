@@ -48,7 +48,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
   };
   return (
     <div
-      className="grid grid-rows-[auto_minmax(0,1fr)_auto_auto] grid-cols-[minmax(0,1fr)] gap-2 h-full pt-3 px-4 pb-2 max-desk:block max-desk:h-auto max-desk:p-3"
+      className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto_auto] gap-2 px-4 pt-3 pb-2 max-desk:block max-desk:h-auto max-desk:p-3"
       onDrop={onDrop}
       onDragOver={(event) => event.preventDefault()}
     >
@@ -69,7 +69,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
         set={take}
         control={{ readOnly: long, onPaste }}
       />
-      <div className="line batch-ways gap-y-1.5 gap-x-3 [&>.MuiButton-contained]:ml-auto">
+      <div className="line batch-ways gap-x-3 gap-y-1.5 [&>.MuiButton-contained]:ml-auto">
         <TextFileButton
           words={t('Open a file')}
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"

@@ -61,7 +61,7 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
           return (
             <li
               key={key}
-              className={`${COLUMNS} batch-row [&>span]:min-w-0 max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2 max-desk:[&>:is(.MuiCheckbox-root,.number,button)]:row-[1/3] max-desk:[&>button]:col-start-4`}
+              className={`${COLUMNS} batch-row max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2 max-desk:[&>:is(.MuiCheckbox-root,.number,button)]:row-[1/3] max-desk:[&>button]:col-start-4 [&>span]:min-w-0`}
               style={{ transform: `translateY(${start}px)`, height: ROW }}
             >
               {row && <Row run={run} row={row} chosen={chosen.has(number)} choose={choose} />}
@@ -115,7 +115,7 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
         className={
           told.length > 0
             ? 'block max-h-13.5 overflow-hidden max-desk:col-start-3 max-desk:row-start-2 max-desk:truncate'
-            : 'batch-code truncate text-quiet type-code max-desk:hidden'
+            : 'batch-code truncate type-code text-quiet max-desk:hidden'
         }
         title={words}
       >

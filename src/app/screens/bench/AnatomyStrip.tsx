@@ -17,7 +17,7 @@ export function AnatomyStrip(): ReactElement {
   const { candidate } = useAppSelector(selectRecognised);
   return (
     <section
-      className="anatomy area-[anatomy] flex items-center gap-4 min-h-11.5 py-0.5 px-4 border-b-2 border-b-line overflow-x-auto [scrollbar-width:thin] [&_ul]:flex [&_ul]:gap-0.5 [&_p]:m-0"
+      className="anatomy flex min-h-11.5 [scrollbar-width:thin] items-center gap-4 overflow-x-auto border-b-2 border-b-line px-4 py-0.5 area-[anatomy] [&_p]:m-0 [&_ul]:flex [&_ul]:gap-0.5"
       aria-label={t('Anatomy')}
       tabIndex={0}
     >

@@ -66,7 +66,7 @@ export function Bench(): ReactElement {
   };
   return (
     <div
-      className={settled ? 'bench [&_h2]:m-0 [&_h2]:text-text' : 'bench [&_h2]:m-0 [&_h2]:text-text unsettled'}
+      className={settled ? 'bench [&_h2]:m-0 [&_h2]:text-text' : 'bench unsettled [&_h2]:m-0 [&_h2]:text-text'}
       data-code={layout.codeShown ? 'shown' : 'folded'}
       style={layout.code === null ? undefined : ({ '--code-width': `${layout.code}px` } as CSSProperties)}
       onDrop={onDrop}

@@ -37,7 +37,7 @@ export function Checks(): ReactElement {
   const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
     <section
-      className="max-desk:order-4 py-2 px-3 border-t border-t-line [&_p]:my-1 [&_ul]:mt-1 [&_ul]:mb-0"
+      className="border-t border-t-line px-3 py-2 max-desk:order-4 [&_p]:my-1 [&_ul]:mt-1 [&_ul]:mb-0"
       aria-label={t('Checks')}
     >
       <h2>

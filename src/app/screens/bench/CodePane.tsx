@@ -90,7 +90,7 @@ export function CodePane(): ReactElement {
     if (embed) saveFile(...fileOf(embed.code, selectFacts(state).title ?? embed.item.id));
   };
   return (
-    <section className="code max-desk:order-3 py-2 px-3 max-desk:border-t-2 max-desk:border-t-line" aria-label={t('Code')}>
+    <section className="code px-3 py-2 max-desk:order-3 max-desk:border-t-2 max-desk:border-t-line" aria-label={t('Code')}>
       <div className="line code-head justify-between [&_.field]:flex-[1_1_150px] [&_.field]:flex-nowrap [&_.field]:whitespace-nowrap">
         <FormChoice />
         <Button variant="contained" disabled={!can} onClick={run} aria-keyshortcuts="c">

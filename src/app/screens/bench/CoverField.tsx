@@ -37,7 +37,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
   };
   return (
     <div className="cover-field">
-      <div className="flex gap-2 mb-2.5">
+      <div className="mb-2.5 flex gap-2">
         <FileButton
           words={t('Choose a picture file')}
           accept="image/*"
@@ -64,7 +64,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
         />
       )}
       {typeof value === 'string' && value.startsWith('data:') && !picture && (
-        <img className="block max-w-full max-h-[120px] border border-line" src={value} alt={t('The cover as it is')} />
+        <img className="block max-h-[120px] max-w-full border border-line" src={value} alt={t('The cover as it is')} />
       )}
     </div>
   );
@@ -123,7 +123,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
   return (
     <form id={VALUE_FORM} action={close}>
       <div
-        className="relative w-[fit-content] max-w-full overflow-hidden border border-line cursor-crosshair touch-none"
+        className="relative w-[fit-content] max-w-full cursor-crosshair touch-none overflow-hidden border border-line"
         role="slider"
         tabIndex={0}
         aria-label={t('What matters in the picture')}
@@ -137,7 +137,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
       >
         <img className="block max-h-[260px] max-w-full" src={picture.address} alt="" draggable={false} />
         <i
-          className="cropper-part absolute [outline:2px_solid_#fffdf8] [box-shadow:0_0_0_2000px_rgb(18_24_31_/_62%)]"
+          className="cropper-part absolute [box-shadow:0_0_0_2000px_rgb(18_24_31_/_62%)] [outline:2px_solid_#fffdf8]"
           style={{
             left: share(crop.left, picture.size.width),
             top: share(crop.top, picture.size.height),
@@ -146,11 +146,11 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
           }}
         />
         <i
-          className="absolute w-4 h-4 -mt-2 mr-0 mb-0 -ml-2 border-2 border-[#12181f] [outline:2px_solid_#fffdf8]"
+          className="absolute -mt-2 mr-0 mb-0 -ml-2 h-4 w-4 border-2 border-[#12181f] [outline:2px_solid_#fffdf8]"
           style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
         />
       </div>
-      <p className="flex gap-4 mt-2 mb-0">
+      <p className="mt-2 mb-0 flex gap-4">
         <ChoiceField
           label={t('For')}
           value={String(density)}

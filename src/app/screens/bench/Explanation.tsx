@@ -17,7 +17,7 @@ export function Explanation(): ReactElement {
   // What takes more lines than there are is scrolled, by keys too.
   return (
     <p
-      className="code-foot max-desk:order-3 h-14 m-0 py-[3px] px-3 text-small leading-4 border-t border-t-hair bg-pane text-quiet overflow-auto max-desk:h-auto max-desk:border-0"
+      className="code-foot m-0 h-14 overflow-auto border-t border-t-hair bg-pane px-3 py-[3px] text-small leading-4 text-quiet max-desk:order-3 max-desk:h-auto max-desk:border-0"
       tabIndex={0}
     >
       {embed && <Words embed={embed} />}

@@ -56,7 +56,7 @@ function Found({ searched, words }: { searched: readonly Searched[]; words: stri
           {t('{host} could not be asked: {why}.', { host, why: WHY_NOT[refused!] ?? WHY_NOT.noAnswer })}
         </p>
       ))}
-      <ul className="found grid grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-1.5 max-h-[320px] overflow-auto my-1.5">
+      <ul className="found my-1.5 grid max-h-[320px] grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-1.5 overflow-auto">
         {all.map(({ host, result }, i) => (
           <li key={`${i} ${result.link}`}>
             <Result host={host} result={result} />
@@ -105,7 +105,7 @@ function Cover({ address }: { address: string | undefined }): ReactElement {
     };
   }, [address]);
   return (
-    <span className="flex-none w-[80px] h-[45px] bg-hair">
+    <span className="h-[45px] w-[80px] flex-none bg-hair">
       {picture && <img className="size-full object-cover" src={picture} alt="" />}
     </span>
   );

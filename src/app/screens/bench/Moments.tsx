@@ -55,7 +55,7 @@ export function Moments(): ReactElement {
   }, []);
   return (
     <section className="moments" aria-label={t('Moments')}>
-      <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-4 items-center max-desk:grid-cols-[minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-4 max-desk:grid-cols-[minmax(0,1fr)]">
         <Rail />
         <div className="flex gap-2">
           <button

@@ -55,7 +55,7 @@ export function PagePane(): ReactElement {
   const small = Math.min(1, Math.max(0, room.width - GAP * (screens.length - 1)) / Math.max(1, all));
   return (
     <section
-      className="page area-[page] grid grid-rows-[auto_minmax(0,1fr)_auto] min-w-0 min-h-0 max-desk:grid-rows-[auto_420px_auto]"
+      className="page grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)_auto] area-[page] max-desk:grid-rows-[auto_420px_auto]"
       aria-label={t('Page')}
     >
       <WidthRule width={width} room={room.width} scale={scale} />
@@ -95,7 +95,7 @@ export function PagePane(): ReactElement {
           />
         )}
         {empty && (
-          <p className="absolute left-[50%] bottom-6 [translate:-50%] m-0 py-1.5 px-4 border border-line bg-pane whitespace-nowrap">
+          <p className="absolute bottom-6 left-[50%] m-0 [translate:-50%] border border-line bg-pane px-4 py-1.5 whitespace-nowrap">
             {t('The page is shown here as soon as a link or a code is recognised.')}
           </p>
         )}

@@ -54,7 +54,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   const long = text.length > SHOWN;
   return (
     <section
-      className="paste area-[paste] grid grid-cols-[auto_minmax(0,1fr)_250px] items-center gap-y-1 gap-x-3 pt-[7px] px-4 pb-[7px] bg-pane border-b border-b-line max-desk:gap-2.5 max-desk:grid-cols-[minmax(0,1fr)]"
+      className="paste grid grid-cols-[auto_minmax(0,1fr)_250px] items-center gap-x-3 gap-y-1 border-b border-b-line bg-pane px-4 pt-[7px] pb-[7px] area-[paste] max-desk:grid-cols-[minmax(0,1fr)] max-desk:gap-2.5"
       aria-label={t('Bring in')}
     >
       <label className="font-semibold" htmlFor="paste">
@@ -80,7 +80,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
       <SiteChoice />
       <div
         id="paste-answer"
-        className="col-start-2 [&_p]:mt-0.5 [&_p]:mb-0 [&_.wrong]:text-brick max-desk:col-start-1"
+        className="col-start-2 max-desk:col-start-1 [&_.wrong]:text-brick [&_p]:mt-0.5 [&_p]:mb-0"
         role="status"
       >
         {missing && <p>{t('Nothing is saved in this browser under that address. Here is an example instead.')}</p>}

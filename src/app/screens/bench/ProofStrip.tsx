@@ -77,7 +77,7 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
   };
   return (
     <li
-      className="proof-row grid gap-y-0 gap-x-2 mt-1 mr-1.5 mb-1.5 ml-0.5 pl-2 border-l-3 border-l-hair [&_strong]:font-semibold data-[verdict='as_asked']:border-l-green data-[verdict='not_seen']:border-dotted data-[verdict='not_seen']:border-l-amber data-[verdict=differs]:border-double data-[verdict=differs]:border-l-brick data-[verdict=differs]:[&_small]:text-brick data-[verdict=differs]:[&_small]:font-semibold"
+      className="proof-row mt-1 mr-1.5 mb-1.5 ml-0.5 grid gap-x-2 gap-y-0 border-l-3 border-l-hair pl-2 data-[verdict='as_asked']:border-l-green data-[verdict='not_seen']:border-dotted data-[verdict='not_seen']:border-l-amber data-[verdict=differs]:border-double data-[verdict=differs]:border-l-brick data-[verdict=differs]:[&_small]:font-semibold data-[verdict=differs]:[&_small]:text-brick [&_strong]:font-semibold"
       data-verdict={row.verdict}
     >
       <strong>{sayObserved(row)}</strong>

@@ -54,7 +54,7 @@ function ZoomRail(): ReactElement {
     <div className="rail">
       <div className="rail-line">
         {Array.from({ length: NEAREST }, (_, i) => (
-          <i key={i} className="absolute -top-1 w-px h-3 bg-line" style={{ left: `${(i / (NEAREST - 1)) * 100}%` }} />
+          <i key={i} className="absolute -top-1 h-3 w-px bg-line" style={{ left: `${(i / (NEAREST - 1)) * 100}%` }} />
         ))}
         <Mark
           id="zoom"
@@ -111,7 +111,7 @@ function TimeRail({ duration }: { duration: number }): ReactElement {
             <path d="M99 20 V6 Q99 2 95 2 H5 Q1 2 1 6 V18" vectorEffect="non-scaling-stroke" />
           </svg>
         )}
-        {now !== undefined && <i className="absolute -top-[5px] w-0.5 h-3.5 -ml-px bg-amber" style={{ left: at(now) }} />}
+        {now !== undefined && <i className="absolute -top-[5px] -ml-px h-3.5 w-0.5 bg-amber" style={{ left: at(now) }} />}
         <Mark id="start" name={t('Start')} value={start} most={duration} words={showTime(start)} left={at(start)} />
         <Mark id="end" name={t('End')} value={end} most={duration} words={showTime(end)} left={at(end)} />
       </div>
@@ -133,7 +133,7 @@ function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElem
     <div className="rail">
       <div className="rail-line">
         {Array.from({ length: Math.min(pages, 200) }, (_, i) => (
-          <i key={i} className="absolute -top-1 w-px h-3 bg-line" style={{ left: at(i + 1) }} />
+          <i key={i} className="absolute -top-1 h-3 w-px bg-line" style={{ left: at(i + 1) }} />
         ))}
         <Mark
           id="page"

@@ -1,6 +1,6 @@
 import { Button, ClickAwayListener, Paper, Popper } from '@mui/material';
 import FocusTrap from '@mui/material/Unstable_TrapFocus';
-import { useCallback, useEffect, useRef, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import type { Item } from '../../../core/model/item.ts';
 import type { PlanEntry } from '../../../core/model/plan.ts';
@@ -85,7 +85,7 @@ function EditorSheet({ id }: { id: SettingId }): ReactElement {
         <Paper
           role="dialog"
           aria-label={labelOf(id)}
-          className="max-h-[calc(100vh_-_16px)] overflow-auto border border-line [box-shadow:none] [background-image:none]"
+          className="max-h-[calc(100vh_-_16px)] overflow-auto border border-line [background-image:none] [box-shadow:none]"
         >
           <FocusTrap open disableEnforceFocus disableRestoreFocus>
             <div ref={watch} tabIndex={-1}>
@@ -112,7 +112,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
     (state) => id === 'autoplay' && embed !== null && offerOf('mute', embed.item, selectBook(state)) === 'offered',
   );
   return (
-    <div className="w-[340px] max-w-[90vw] py-3 px-4 [&_p]:mt-1 [&_p]:mb-2.5">
+    <div className="w-[340px] max-w-[90vw] px-4 py-3 [&_p]:mt-1 [&_p]:mb-2.5">
       <h3>{labelOf(id)}</h3>
       <p className="text-quiet">{helpOf(id)}</p>
       {withMute ? (
@@ -135,23 +135,18 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
   );
 }
 
+const Told = ({ children }: { children: ReactNode }): ReactElement => (
+  <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">{children}</p>
+);
+
 /** What the card of the host tells of the setting, with its date. */
 function CardNote({ id }: { id: SettingId }): ReactElement | null {
   const card = useAppSelector(selectCard);
   const use = card?.settings[id];
   if (!card || !use) return null;
-  if (isProposed(use))
-    return (
-      <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">
-        {t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}
-      </p>
-    );
+  if (isProposed(use)) return <Told>{t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}</Told>;
   const note = use.in === 'nowhere' ? { text: use.note, date: use.since } : use.note;
-  return note ? (
-    <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">
-      {t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}
-    </p>
-  ) : null;
+  return note ? <Told>{t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}</Told> : null;
 }
 
 /** Said before anything is set: later it is the outcome. */
@@ -162,11 +157,7 @@ function NotOffered({ id }: { id: SettingId }): ReactElement | null {
     return embed === null || offerOf(id, embed.item, selectBook(state)) === 'offered';
   });
   if (isOffered || !card) return null;
-  return (
-    <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">
-      {t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}
-    </p>
-  );
+  return <Told>{t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}</Told>;
 }
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {

@@ -35,7 +35,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
   const at = (pixels: number): string => `${(pixels / widest) * 100}%`;
   const column = Math.min(site.column, width - 2 * site.margin);
   return (
-    <div className="relative h-12 my-0 mx-4">
+    <div className="relative mx-4 my-0 h-12">
       <div
         className="rule-line absolute [inset:30px_96px_4px_0] border-b border-b-line [&_i:nth-of-type(5n)]:h-2"
         aria-hidden="true"
@@ -44,7 +44,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           <i key={i} style={{ left: at((i + 1) * 100) }} />
         ))}
         <b
-          className="absolute left-0 bottom-0 pl-1 bg-green-wash border-r-2 border-r-green text-tiny leading-[13px] font-normal whitespace-nowrap"
+          className="absolute bottom-0 left-0 border-r-2 border-r-green bg-green-wash pl-1 text-tiny leading-[13px] font-normal whitespace-nowrap"
           style={{ width: at(column) }}
         >
           {t('column {column}', { column })}
@@ -55,7 +55,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           <button
             key={name}
             type="button"
-            className="rule-stop absolute top-0 [transform:translateX(-50%)] min-h-6 py-0 px-1 text-quiet text-small whitespace-nowrap aria-pressed:text-green aria-pressed:font-bold"
+            className="rule-stop absolute top-0 min-h-6 [transform:translateX(-50%)] px-1 py-0 text-small whitespace-nowrap text-quiet aria-pressed:font-bold aria-pressed:text-green"
             style={{ left: at(pixels) }}
             aria-pressed={width === pixels}
             onClick={() => dispatch(pageWidened(pixels))}

@@ -20,7 +20,7 @@ export function BrowserPart(): ReactElement {
             a: (inside) => (
               <a
                 ref={asBookmark}
-                className="py-[3px] px-2.5 text-inherit no-underline border border-current rounded-[4px] cursor-grab"
+                className="cursor-grab rounded-[4px] border border-current px-2.5 py-[3px] text-inherit no-underline"
                 onClick={(event) => event.preventDefault()}
               >
                 {inside}

@@ -12,7 +12,7 @@ export function CopyLine({ text, name }: { text: string; name: string }): ReactE
       () => setTold(t('The browser does not let pages copy. Select the line, and copy it.')),
     );
   return (
-    <p className="copy-line col-span-full flex flex-wrap gap-y-1 gap-x-3 items-center max-w-none">
+    <p className="copy-line col-span-full flex max-w-none flex-wrap items-center gap-x-3 gap-y-1">
       <code>{text}</code>
       <Button size="small" aria-label={t('Copy {name}', { name })} onClick={copy}>
         {t('Copy')}

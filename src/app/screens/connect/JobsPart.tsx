@@ -135,7 +135,7 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
   };
   return (
     <form className="connect-ask mt-4 grid gap-3 [&>:first-child]:col-span-full" onSubmit={send}>
-      <div className="line gap-3 items-start mb-2.5 [&>div]:min-w-[180px]">
+      <div className="line mb-2.5 items-start gap-3 [&>div]:min-w-[180px]">
         <TextField
           size="small"
           select

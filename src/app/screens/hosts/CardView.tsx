@@ -34,7 +34,7 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
   const told = inLanguage(card, language());
   return (
     <>
-      <header className="line items-baseline gap-y-1 gap-x-4">
+      <header className="line items-baseline gap-x-4 gap-y-1">
         <h2>{card.name}</h2>
         <span className="text-quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
         <Actions card={card} own={own} />

@@ -21,7 +21,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
     own.some((one) => one.id === cardId) ? 'own' : team.includes(cardId) ? 'team' : 'shipped';
   const card = cards.find((one) => one.id === id);
   return (
-    <div className="hosts grid grid-cols-[152px_minmax(0,1fr)] h-full [&_h2]:my-0 [&_h2]:text-head max-desk:block max-desk:overflow-auto">
+    <div className="hosts grid h-full grid-cols-[152px_minmax(0,1fr)] max-desk:block max-desk:overflow-auto [&_h2]:my-0 [&_h2]:text-head">
       <nav className="side-list" aria-label={t('Host cards')}>
         <h1>{t('Host book')}</h1>
         <NavLink to="/hosts" end>
@@ -40,7 +40,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         </ul>
         <Imports />
       </nav>
-      <section className="min-w-0 py-4 px-2 overflow-auto">
+      <section className="min-w-0 overflow-auto px-2 py-4">
         {part === 'grid' && <HostGrid cards={cards} />}
         {part === 'libraries' && <Libraries />}
         {(part === 'card' || part === 'edit') && !card && cards.length > 0 && (

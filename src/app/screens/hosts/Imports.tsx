@@ -33,7 +33,7 @@ export function Imports(): ReactElement {
     });
   };
   return (
-    <div className="imports flex flex-col items-start gap-1 pt-2 border-t border-t-hair">
+    <div className="imports flex flex-col items-start gap-1 border-t border-t-hair pt-2">
       <TextFileButton words={t('Bring in cards')} accept={JSON_FILES} multiple give={takeCards} />
       <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
         {t('Export my cards')}

@@ -64,7 +64,7 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
       )}
       {way && (
         <>
-          <div className="beside grid grid-cols-[repeat(auto-fit,minmax(min(320px,100%),1fr))] gap-4 [&_figure]:min-w-0 [&_figure]:m-0 [&_figcaption]:font-semibold">
+          <div className="beside grid grid-cols-[repeat(auto-fit,minmax(min(320px,100%),1fr))] gap-4 [&_figcaption]:font-semibold [&_figure]:m-0 [&_figure]:min-w-0">
             <Player
               key="without"
               card={card}

@@ -22,7 +22,7 @@ export function Turning({ text, words, host, book, children }: Props): ReactElem
   return (
     <li className="col-span-full grid grid-cols-subgrid items-baseline border-t border-hair py-[5px]">
       <small className="max-w-[170px]">{words}</small>
-      <span className="turning-link type-code wrap-anywhere [&_[data-role='setting']]:border-b-2 [&_[data-role='setting']]:border-b-line [&_[data-role='form']]:text-quiet">
+      <span className="turning-link type-code wrap-anywhere [&_[data-role='form']]:text-quiet [&_[data-role='setting']]:border-b-2 [&_[data-role='setting']]:border-b-line">
         <Taken text={text} segments={anatomy(text, read, book)} />
       </span>
       <span className="text-quiet" aria-label={t('turns into')}>

@@ -127,7 +127,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
     >
       <button
         type="button"
-        className="order-handle min-h-8 border border-hair bg-pane text-quiet cursor-grab touch-none"
+        className="order-handle min-h-8 cursor-grab touch-none border border-hair bg-pane text-quiet"
         aria-label={t('Move {name}', { name })}
         {...attributes}
         {...listeners}
@@ -144,7 +144,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         />
         <small className="text-quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
-        <span className="line gap-y-1 gap-x-3 [&_.box]:w-[72px]">
+        <span className="line gap-x-3 gap-y-1 [&_.box]:w-[72px]">
           <TimeField
             label={t('from')}
             name={t('Entry {place} from', { place })}

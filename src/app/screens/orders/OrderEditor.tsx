@@ -75,10 +75,10 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
         />
       </section>
       <section
-        className="flex flex-col gap-2 border-l-2 border-l-line max-[1001px]:border-l-0 max-[1001px]:border-t-2 max-[1001px]:border-t-line"
+        className="flex flex-col gap-2 border-l-2 border-l-line max-[1001px]:border-t-2 max-[1001px]:border-l-0 max-[1001px]:border-t-line"
         aria-label={t('The page')}
       >
-        <div className="line gap-y-1 gap-x-3">
+        <div className="line gap-x-3 gap-y-1">
           <ChoiceField
             label={t('Layout')}
             value={draft.layout}

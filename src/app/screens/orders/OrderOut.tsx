@@ -62,7 +62,7 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
           {t('The editor of {site} takes scripts out of pasted code, and this needs one.', { site: site.name })}
         </span>
       )}
-      <div className="line flex-[1_0_100%] gap-y-1 gap-x-3">
+      <div className="line flex-[1_0_100%] gap-x-3 gap-y-1">
         <Button variant="contained" disabled={order.entries.length === 0} onClick={copy}>
           {t('Copy the code')}
         </Button>

@@ -19,7 +19,7 @@ export function Orders(): ReactElement {
   const kept = useLiveQuery(listOrders);
   const order = kept?.orders.find((one) => one.order.id === id)?.order;
   return (
-    <div className="orders grid grid-cols-[220px_minmax(0,2fr)_minmax(0,3fr)] h-full *:min-w-0 *:overflow-auto *:p-4 max-[1001px]:block max-[1001px]:overflow-auto max-[1001px]:*:overflow-visible">
+    <div className="orders grid h-full grid-cols-[220px_minmax(0,2fr)_minmax(0,3fr)] *:min-w-0 *:overflow-auto *:p-4 max-[1001px]:block max-[1001px]:overflow-auto max-[1001px]:*:overflow-visible">
       <nav className="side-list" aria-label={t('Running orders')}>
         <h1>{t('Running orders')}</h1>
         <Begin />
@@ -93,7 +93,7 @@ function Begin(): ReactElement {
     await bring(answer.text, answer.address);
   };
   return (
-    <div className="grid gap-2 justify-items-start [&_.field]:w-full">
+    <div className="grid justify-items-start gap-2 [&_.field]:w-full">
       <Button variant="contained" onClick={() => void keep(fresh({ name: t('New running order') }))}>
         {t('New running order')}
       </Button>

@@ -21,7 +21,7 @@ export function StreamScript({ address, set }: Props): ReactElement {
     else if (isWebAddress(next.trim())) set(next.trim());
   };
   return (
-    <div className="line items-start gap-y-1 gap-x-3 [&_.MuiTextField-root]:flex-[1_1_260px] [&_.MuiInputBase-input]:text-text [&_.MuiInputLabel-root]:text-text">
+    <div className="line items-start gap-x-3 gap-y-1 [&_.MuiInputBase-input]:text-text [&_.MuiInputLabel-root]:text-text [&_.MuiTextField-root]:flex-[1_1_260px]">
       <p className="mt-2 mb-1 basis-full">
         {t('An entry is a stream, and Firefox plays none by itself. Save the script, put it on your site, and give its address.')}
       </p>

@@ -58,7 +58,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
   };
   return (
     <aside
-      className="detail area-[detail] w-[380px] overflow-y-auto pt-0 pr-1 pb-4 pl-3 border-l-2 border-l-line [&_h2]:my-1 [&_p]:my-1 [&_.field]:w-full [&_small.wrong]:text-brick max-desk:w-auto max-desk:px-0 max-desk:py-3 max-desk:border-l-0"
+      className="detail w-[380px] overflow-y-auto border-l-2 border-l-line pt-0 pr-1 pb-4 pl-3 area-[detail] max-desk:w-auto max-desk:border-l-0 max-desk:px-0 max-desk:py-3 [&_.field]:w-full [&_h2]:my-1 [&_p]:my-1 [&_small.wrong]:text-brick"
       aria-label={t('About {title}', { title: embed.title })}
     >
       <header className="flex items-center justify-between gap-2">
@@ -67,7 +67,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
           {t('Close')}
         </Button>
       </header>
-      <p className="line gap-y-1 gap-x-3 [&_a]:font-semibold">
+      <p className="line gap-x-3 gap-y-1 [&_a]:font-semibold">
         <Link to={`/bench/${embed.id}`}>{t('Open on the Bench')}</Link>
         <Button onClick={() => setKit(true)}>{t('Texts for a post')}</Button>
         <Button onClick={next}>{t('Next one like this')}</Button>
@@ -117,7 +117,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
   <section>
-    <h3 className="mt-3.5 text-quiet text-small font-semibold">{title}</h3>
+    <h3 className="mt-3.5 text-small font-semibold text-quiet">{title}</h3>
     {children}
   </section>
 );

@@ -45,7 +45,7 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite, pictured, s
   const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
   return (
     <form
-      className="line flex-1 [&_.field:not(.search)]:text-quiet [&_.search]:flex-[1_1_130px] [&_.field:not(.search)]:flex-[0_1_104px] [&_.field:not(.search)]:flex-nowrap [&_.field[data-label='beside']]:flex-none"
+      className="line flex-1 [&_.field:not(.search)]:flex-[0_1_104px] [&_.field:not(.search)]:flex-nowrap [&_.field:not(.search)]:text-quiet [&_.field[data-label='beside']]:flex-none [&_.search]:flex-[1_1_130px]"
       role="search"
       onSubmit={(event) => event.preventDefault()}
     >

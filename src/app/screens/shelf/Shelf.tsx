@@ -75,7 +75,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
   };
   return (
     <div className="shelf" data-open={shown !== undefined}>
-      <header className="line area-[head] gap-y-1 gap-x-4">
+      <header className="line gap-x-4 gap-y-1 area-[head]">
         <h1>{t('Shelf')}</h1>
         {entries.length > 0 && (
           <Narrow
@@ -92,7 +92,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       </header>
       <Unreadable rows={unreadable} all={all} />
       {removed.length > 0 && (
-        <p className="area-[told] mt-2 mb-0 py-1.5 px-3 border-l-3 border-l-amber bg-amber-wash" role="status">
+        <p className="mt-2 mb-0 border-l-3 border-l-amber bg-amber-wash px-3 py-1.5 area-[told]" role="status">
           {t('{count, plural, one {“{title}” is off the Shelf.} other {# embeds are off the Shelf.}}', {
             count: removed.length,
             title: removed[0]!.embed.title,
@@ -114,7 +114,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       <ShelfOrders text={narrowing.text} />
       {entries.length === 0 && <Empty />}
       {examples.length > 0 && removed.length === 0 && unreadable.length === 0 && (
-        <p className="area-[told] m-0 text-quiet">
+        <p className="m-0 text-quiet area-[told]">
           {t('{count, plural, one {One of these is an example.} other {# of these are examples.}}', { count: examples.length })}{' '}
           <button type="button" className="inline-remedy" onClick={() => void remove(examples)}>
             {t('Clear the examples')}
@@ -158,7 +158,7 @@ function Empty(): ReactElement {
     void putExamples(store, Date.now()).finally(() => setBusy(false));
   };
   return (
-    <div className="area-[list] max-w-[620px] py-2 [&_li]:my-1">
+    <div className="max-w-[620px] py-2 area-[list] [&_li]:my-1">
       <p>
         {rich('Nothing is kept yet. Whatever you paste and change on the <a>Bench</a> comes here by itself.', {
           a: (inside) => <Link to="/bench/example">{inside}</Link>,

@@ -58,7 +58,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
           const style = { transform: `translateY(${start}px)`, height: size };
           if ('site' in row)
             return (
-              <li key={`site ${row.site}`} className="block pt-2 bg-ground font-semibold" style={style}>
+              <li key={`site ${row.site}`} className="block bg-ground pt-2 font-semibold" style={style}>
                 <SiteName id={row.site} /> <small>{row.count}</small>
               </li>
             );
@@ -67,7 +67,7 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
           return (
             <li
               key={index}
-              className="shelf-row data-[open=true]:bg-green-wash [&>span]:min-w-0 max-desk:[&_:is(.shelf-thumbnail,.shelf-kind,.shelf-where,time)]:hidden"
+              className="shelf-row data-[open=true]:bg-green-wash max-desk:[&_:is(.shelf-thumbnail,.shelf-kind,.shelf-where,time)]:hidden [&>span]:min-w-0"
               style={style}
               data-open={embed.id === open}
               data-state={row.entry.state}
@@ -127,7 +127,7 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
   return (
     <>
       <TickBox name={t('Choose {title}', { title: embed.title })} on={chosen} set={(on) => choose(embed.id, on)} />
-      <span className="shelf-thumbnail block w-[80px] h-[45px] border border-hair bg-ground">
+      <span className="shelf-thumbnail block h-[45px] w-[80px] border border-hair bg-ground">
         {thumbnail && <img className="block size-full object-cover" src={thumbnail} alt="" />}
       </span>
       <span className="shelf-title">

@@ -17,7 +17,7 @@ export function ShelfOrders({ text }: { text: string }): ReactElement | null {
   });
   if (found.length === 0) return null;
   return (
-    <nav className="line area-[orders] gap-y-1 gap-x-4 py-1 [&_a]:text-ink" aria-label={t('Running orders')}>
+    <nav className="line gap-x-4 gap-y-1 py-1 area-[orders] [&_a]:text-ink" aria-label={t('Running orders')}>
       {t('Running orders:')}{' '}
       {found.slice(0, 12).map(({ order: { id, name, entries } }) => (
         <Link key={id} to={`/orders/${id}`}>

@@ -43,7 +43,7 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
           some.map(({ embed: { id, title, kind }, state }, i) => (
             <li
               key={id}
-              className="shelf-picture [inset:0_auto_auto] grid-rows-[104px_26px_24px] grid-cols-[18px_minmax(0,1fr)_auto] gap-y-1 gap-x-2 p-2 data-[open=true]:bg-green-wash"
+              className="shelf-picture [inset:0_auto_auto] grid-cols-[18px_minmax(0,1fr)_auto] grid-rows-[104px_26px_24px] gap-x-2 gap-y-1 p-2 data-[open=true]:bg-green-wash"
               data-open={id === open}
               style={{
                 transform: `translateY(${start}px)`,

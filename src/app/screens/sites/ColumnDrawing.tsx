@@ -8,7 +8,7 @@ export function ColumnDrawing({ site }: { site: Site }): ReactElement {
   const widest = Math.max(...Object.values(site.breakpoints), 1);
   return (
     <div
-      className="grid gap-1 mb-2.5"
+      className="mb-2.5 grid gap-1"
       role="img"
       aria-label={t('A column of {column} pixels on three screens, to scale', { column: site.column })}
     >

@@ -64,7 +64,7 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
       )}
       {kinds.map((kind) => (
         <section key={kind} aria-label={t('House style for {kind}', { kind: sayKinds(kind) })}>
-          <h4 className="mt-2 mb-0.5 text-quiet text-small">{sayKinds(kind)}</h4>
+          <h4 className="mt-2 mb-0.5 text-small text-quiet">{sayKinds(kind)}</h4>
           <ul>
             {style.rules
               .filter((rule) => rule.kind === kind)
@@ -151,7 +151,7 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
 function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
   return (
-    <div className="grid grid-cols-[repeat(auto-fit,minmax(110px,1fr))] gap-2 items-center my-2.5">
+    <div className="my-2.5 grid grid-cols-[repeat(auto-fit,minmax(110px,1fr))] items-center gap-2">
       <ChoiceField
         label={t('For which kind')}
         labelled="hidden"

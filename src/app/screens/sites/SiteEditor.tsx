@@ -55,7 +55,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
     if (!shipped) void navigate('/sites');
   };
   return (
-    <section className="site pt-4 px-5 pb-10 min-w-0 [&_.box]:min-h-6.5" aria-label={t('Site {site}', { site: site.name })}>
+    <section className="site min-w-0 px-5 pt-4 pb-10 [&_.box]:min-h-6.5" aria-label={t('Site {site}', { site: site.name })}>
       <header className="line mb-3">
         <h2 className="m-0 mr-auto text-head">{site.name}</h2>
         <span className="text-quiet" role="status">
@@ -67,8 +67,8 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
         <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>{t('Export the site')}</Button>
         {own && <Button onClick={() => void drop()}>{shipped ? t('Back to the shipped one') : t('Remove the site')}</Button>}
       </header>
-      <div className="grid gap-4 items-start min-[1000px]:grid-cols-[minmax(0,1fr)_auto]">
-        <div className="grid grid-cols-[repeat(auto-fit,minmax(min(100%,420px),1fr))] border-t border-t-line border-l border-l-line">
+      <div className="grid items-start gap-4 min-[1000px]:grid-cols-[minmax(0,1fr)_auto]">
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(min(100%,420px),1fr))] border-t border-l border-t-line border-l-line">
           <Part title={t('Address')}>
             <TextRow label={t('Name')} value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
             <TextRow
@@ -89,7 +89,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
           </Part>
           <Part title={t('Column')}>
             <ColumnDrawing site={draft} />
-            <div className="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-y-0 gap-x-4 [&_.field.row]:grid-cols-[minmax(0,1fr)_72px_auto] max-tablet:grid-cols-[minmax(0,1fr)]">
+            <div className="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-x-4 gap-y-0 max-tablet:grid-cols-[minmax(0,1fr)] [&_.field.row]:grid-cols-[minmax(0,1fr)_72px_auto]">
               <NumberRow label={t('Column')} value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
               <NumberRow
                 label={t('Side margin')}
@@ -221,7 +221,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
         options={FORMS.map(({ id }) => [id, formLabelOf(id)])}
         set={(form) => change({ form })}
       />
-      <fieldset className="grid grid-cols-[repeat(2,minmax(0,1fr))] mx-0 my-2 py-1 px-2.5 border border-hair [&_legend]:text-small [&_legend]:text-quiet max-tablet:grid-cols-[minmax(0,1fr)]">
+      <fieldset className="mx-0 my-2 grid grid-cols-[repeat(2,minmax(0,1fr))] border border-hair px-2.5 py-1 max-tablet:grid-cols-[minmax(0,1fr)] [&_legend]:text-small [&_legend]:text-quiet">
         <legend>{t('Code types that stay whole there (none ticked: all are offered)')}</legend>
         {FORMS.map(({ id }) => (
           <Tick key={id} label={formLabelOf(id)} on={draft.keeps.includes(id)} set={(on) => keep(id, on)} />
@@ -258,7 +258,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
 }
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
-  <section className="pt-0 px-4 pb-3 border-r border-r-line border-b border-b-line bg-pane min-w-0 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto] max-tablet:[&>.field.row>label]:col-span-full">
+  <section className="min-w-0 border-r border-b border-r-line border-b-line bg-pane px-4 pt-0 pb-3 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto] max-tablet:[&>.field.row>label]:col-span-full">
     <h3>{title}</h3>
     {children}
   </section>

@@ -55,7 +55,7 @@ export function Sites(): ReactElement {
     void navigate(`/sites/${learnt.site.id}`);
   };
   return (
-    <div className="sites grid grid-cols-[240px_minmax(0,1fr)] min-h-[100vh] max-tablet:grid-cols-[minmax(0,1fr)]">
+    <div className="sites grid min-h-[100vh] grid-cols-[240px_minmax(0,1fr)] max-tablet:grid-cols-[minmax(0,1fr)]">
       <nav className="side-list" aria-label={t('Sites')}>
         <h1>{t('Sites')}</h1>
         <ul>

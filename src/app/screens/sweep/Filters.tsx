@@ -58,7 +58,7 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
       />
     ));
   return (
-    <nav className="min-h-0 overflow-y-auto pb-4 [&_.field]:w-full [&_.field]:mb-2" aria-label={t('Which are shown')}>
+    <nav className="min-h-0 overflow-y-auto pb-4 [&_.field]:mb-2 [&_.field]:w-full" aria-label={t('Which are shown')}>
       <SearchField label={t('Find in places and items')} value={filter.text} set={(text) => change({ ...filter, text })} />
       <div role="group" aria-label={t('All, or only some')}>
         {bars([
@@ -151,7 +151,7 @@ function Bar({ words, note, tone, places, after = places, of, pressed, press }: 
   return (
     <button
       type="button"
-      className="sweep-bar text-left grid grid-cols-[minmax(0,1fr)_auto] gap-y-0 gap-x-2 w-full min-h-7 py-1 px-2 border-l-3 border-l-transparent hover:bg-green-wash aria-pressed:border-l-green aria-pressed:bg-green-wash"
+      className="sweep-bar grid min-h-7 w-full grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-0 border-l-3 border-l-transparent px-2 py-1 text-left hover:bg-green-wash aria-pressed:border-l-green aria-pressed:bg-green-wash"
       aria-pressed={pressed}
       onClick={press}
     >

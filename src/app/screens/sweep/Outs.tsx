@@ -64,7 +64,7 @@ export function Outs({ state, run, changes, again }: Props): ReactElement {
       nameOf: (id) => selectBook(store.getState()).byId.get(id)?.card.name,
     });
   return (
-    <section className="grid gap-2 mt-4 pt-3 border-t border-t-line [&_p]:m-0 [&_p]:wrap-anywhere" aria-label={t('Take away')}>
+    <section className="mt-4 grid gap-2 border-t border-t-line pt-3 [&_p]:m-0 [&_p]:wrap-anywhere" aria-label={t('Take away')}>
       {state.folder && (
         <Button variant="contained" disabled={none} onClick={() => void write(state.folder!)}>
           {t('Write into the folder ({changes, plural, one {# embed} other {# embeds}})', { changes })}

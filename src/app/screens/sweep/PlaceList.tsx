@@ -150,7 +150,7 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
       )}
       <button
         type="button"
-        className="sweep-place grid h-[61px] grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)_minmax(0,1.6fr)] items-center gap-3 py-0 pr-3 pl-1 text-left hover:bg-green-wash aria-expanded:bg-green-wash [&>span]:max-h-14 [&>span]:overflow-hidden [&>span]:wrap-anywhere max-tablet:grid-cols-[minmax(0,1fr)] max-tablet:gap-0 max-tablet:[&>:nth-child(2)]:hidden"
+        className="sweep-place grid h-[61px] grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)_minmax(0,1.6fr)] items-center gap-3 py-0 pr-3 pl-1 text-left hover:bg-green-wash aria-expanded:bg-green-wash max-tablet:grid-cols-[minmax(0,1fr)] max-tablet:gap-0 max-tablet:[&>:nth-child(2)]:hidden [&>span]:max-h-14 [&>span]:overflow-hidden [&>span]:wrap-anywhere"
         aria-expanded={open}
         onClick={() => choose(open ? null : keyOf(embed))}
       >
@@ -164,7 +164,7 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
           </small>
         </span>
         <span
-          className="marked border-l-green data-[tone=warning]:border-double data-[tone=warning]:border-l-amber data-[tone=error]:border-dashed data-[tone=error]:border-l-brick max-tablet:whitespace-nowrap max-tablet:text-ellipsis"
+          className="marked border-l-green data-[tone=error]:border-dashed data-[tone=error]:border-l-brick data-[tone=warning]:border-double data-[tone=warning]:border-l-amber max-tablet:text-ellipsis max-tablet:whitespace-nowrap"
           data-tone={told?.severity}
         >
           {told ? sayFinding(told) : t('Nothing was found.')}

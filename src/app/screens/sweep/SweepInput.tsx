@@ -73,7 +73,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
   };
   return (
     <div
-      className="[&_small]:block h-full pt-3 px-4 pb-0 flex flex-col items-start gap-3 max-w-[720px] [&_p]:m-0 max-desk:*:mb-3"
+      className="flex h-full max-w-[720px] flex-col items-start gap-3 px-4 pt-3 pb-0 max-desk:*:mb-3 [&_p]:m-0 [&_small]:block"
       onDrop={onDrop}
       onDragOver={(event) => event.preventDefault()}
     >

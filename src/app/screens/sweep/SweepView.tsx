@@ -40,8 +40,8 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
   const going = state.phase === 'running' || state.phase === 'paused';
   const changes = useMemo(() => embeds.filter((embed) => embed.change && !spared.has(keyOf(embed))).length, [embeds, spared]);
   return (
-    <div className="sweep grid grid-rows-[auto_auto_minmax(0,1fr)] grid-cols-[236px_minmax(0,1fr)_336px] gap-y-2 gap-x-4 h-full pt-3 px-4 pb-0 [&_small]:block max-[1151px]:grid-cols-[196px_minmax(0,1fr)_272px] max-[1151px]:gap-x-3 max-desk:block max-desk:h-auto max-desk:p-3 max-desk:*:mb-3">
-      <header className="line col-span-full gap-y-2 gap-x-4 [&>:last-child]:ml-auto">
+    <div className="sweep grid h-full grid-cols-[236px_minmax(0,1fr)_336px] grid-rows-[auto_auto_minmax(0,1fr)] gap-x-4 gap-y-2 px-4 pt-3 pb-0 max-[1151px]:grid-cols-[196px_minmax(0,1fr)_272px] max-[1151px]:gap-x-3 max-desk:block max-desk:h-auto max-desk:p-3 max-desk:*:mb-3 [&_small]:block">
+      <header className="line col-span-full gap-x-4 gap-y-2 [&>:last-child]:ml-auto">
         <h1>
           {t('Sweep')} <small>{state.name}</small>
         </h1>
@@ -62,7 +62,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
         {state.phase === 'broken' && t(' Stopped by a fault of Refenestra. Open the site once more.')}
       </p>
       <Filters numbers={numbers} again={again} filter={filter} change={setFilter} />
-      <section className="min-h-0 grid grid-rows-[auto_minmax(0,1fr)] gap-2" aria-label={t('Embeds')}>
+      <section className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)] gap-2" aria-label={t('Embeds')}>
         <ChoiceField
           label={t('Put together by')}
           className="sweep-by justify-self-end"
@@ -103,7 +103,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
 function Progress({ state: { phase, done, files }, run }: Pick<Props, 'state' | 'run'>): ReactElement | null {
   if (phase !== 'running' && phase !== 'paused') return null;
   return (
-    <div className="grid grid-cols-[160px_auto_auto] gap-2 items-center">
+    <div className="grid grid-cols-[160px_auto_auto] items-center gap-2">
       <LinearProgress variant="determinate" value={(done / files.length) * 100} aria-label={t('How far the sweep is')} />
       {phase === 'running' ? (
         <Button onClick={run.pause}>{t('Pause')}</Button>

@@ -107,7 +107,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
 function Sure({ fact }: { fact: Fact | undefined }): ReactElement | null {
   if (!fact) return null;
   return (
-    <small className="data-[certainty=certain]:text-green data-[certainty=certain]:font-bold" data-certainty={fact.certainty}>
+    <small className="data-[certainty=certain]:font-bold data-[certainty=certain]:text-green" data-certainty={fact.certainty}>
       {CERTAINTY_WORDS[fact.certainty]}, {sayFrom(fact.from)}
     </small>
   );

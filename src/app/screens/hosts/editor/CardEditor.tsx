@@ -49,7 +49,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
   };
   return (
     <div className="card-editor">
-      <header className="area-[head] flex flex-wrap items-center gap-x-2 gap-y-1">
+      <header className="flex flex-wrap items-center gap-x-2 gap-y-1 area-[head]">
         <h2 className="mr-auto">{before.name}</h2>
         <Button aria-label={t('Undo in the card')} disabled={past.length === 0} onClick={() => step({ do: 'undo' })}>
           {t('Undo')}
@@ -63,7 +63,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
         </Button>
       </header>
       <fieldset
-        className="card-drawing min-w-0 m-0 pt-0 pr-2 pb-4 pl-0 border-0 overflow-auto [&_.field.long]:[flex-basis:100%]"
+        className="card-drawing m-0 min-w-0 overflow-auto border-0 pt-0 pr-2 pb-4 pl-0 [&_.field.long]:[flex-basis:100%]"
         disabled={!now}
         aria-label={t('The card as a drawing')}
       >
@@ -77,7 +77,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
         <SettingsPart card={right} change={change} />
         <PlayerPart card={right} change={change} />
       </fieldset>
-      <section className="flex flex-col gap-2 min-h-0" aria-label={t('The same as JSON')}>
+      <section className="flex min-h-0 flex-col gap-2" aria-label={t('The same as JSON')}>
         <CardJson
           ref={json}
           text={text}

@@ -61,7 +61,7 @@ export function CardJson(props: Props): ReactElement {
     },
   }));
   return (
-    <div ref={place} className="card-json flex-1 min-h-[240px] border border-line bg-pane overflow-hidden max-desk:h-[60vh]" />
+    <div ref={place} className="card-json min-h-[240px] flex-1 overflow-hidden border border-line bg-pane max-desk:h-[60vh]" />
   );
 }
 
