@@ -1,4 +1,5 @@
 import { useId, type ReactElement, type ReactNode } from 'react';
+import './fields.css';
 
 /** What every field of the kit takes, whatever its value. */
 export interface FieldProps {

@@ -1,4 +1,5 @@
 import type { ReactElement } from 'react';
+import './fields.css';
 
 interface Props {
   words: string;

@@ -1,3 +1,4 @@
+import './cover.css';
 import { Button } from '@mui/material';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
@@ -37,7 +38,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
   };
   return (
     <div className="cover-field">
-      <div className="mb-2.5 flex gap-2">
+      <div className="cover-sources">
         <FileButton
           words={t('Choose a picture file')}
           accept="image/*"
@@ -64,7 +65,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
         />
       )}
       {typeof value === 'string' && value.startsWith('data:') && !picture && (
-        <img className="block max-h-[120px] max-w-full border border-line" src={value} alt={t('The cover as it is')} />
+        <img className="cover-now" src={value} alt={t('The cover as it is')} />
       )}
     </div>
   );
@@ -123,7 +124,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
   return (
     <form id={VALUE_FORM} action={close}>
       <div
-        className="relative w-[fit-content] max-w-full cursor-crosshair touch-none overflow-hidden border border-line"
+        className="cropper"
         role="slider"
         tabIndex={0}
         aria-label={t('What matters in the picture')}
@@ -135,9 +136,9 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
         onPointerDown={point}
         onKeyDown={step}
       >
-        <img className="block max-h-[260px] max-w-full" src={picture.address} alt="" draggable={false} />
+        <img src={picture.address} alt="" draggable={false} />
         <i
-          className="cropper-part absolute [box-shadow:0_0_0_2000px_rgb(18_24_31_/_62%)] [outline:2px_solid_#fffdf8]"
+          className="cropper-part"
           style={{
             left: share(crop.left, picture.size.width),
             top: share(crop.top, picture.size.height),
@@ -145,12 +146,9 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
             height: share(crop.height, picture.size.height),
           }}
         />
-        <i
-          className="absolute -mt-2 mr-0 mb-0 -ml-2 h-4 w-4 border-2 border-[#12181f] [outline:2px_solid_#fffdf8]"
-          style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
-        />
+        <i className="cropper-focus" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
       </div>
-      <p className="mt-2 mb-0 flex gap-4">
+      <p className="cover-choices">
         <ChoiceField
           label={t('For')}
           value={String(density)}
@@ -167,7 +165,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
           set={setType}
         />
       </p>
-      <p className="cover-weight mt-1 mb-2 tabular-nums" role="status">
+      <p className="cover-weight" role="status">
         {t('{width} × {height} px, {made}', {
           width: size.width,
           height: size.height,

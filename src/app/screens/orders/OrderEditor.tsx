@@ -46,9 +46,9 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
   return (
     <>
       <section className="order" aria-label={t('The running order')}>
-        <header className="line gap-x-3 gap-y-1">
+        <header>
           <WordsField label={t('Name')} value={draft.name} set={(name) => change({ name })} />
-          <span className="text-quiet" role="status">
+          <span className="quiet" role="status">
             {state === 'kept' ? t('Kept') : t('Keeping …')}
           </span>
           <Button disabled={!undo} onClick={() => undo?.()}>
@@ -74,11 +74,8 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           set={(entries) => change({ entries })}
         />
       </section>
-      <section
-        className="flex flex-col gap-2 border-l-2 border-l-line max-[1001px]:border-t-2 max-[1001px]:border-l-0 max-[1001px]:border-t-line"
-        aria-label={t('The page')}
-      >
-        <div className="line gap-x-3 gap-y-1">
+      <section className="order-page" aria-label={t('The page')}>
+        <div className="order-how">
           <ChoiceField
             label={t('Layout')}
             value={draft.layout}
@@ -95,7 +92,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           <Tick label={t('Files can be saved')} on={draft.download} set={(download) => change({ download })} />
           <Tick label={t('Begins by itself, without sound')} on={draft.autoplay} set={(autoplay) => change({ autoplay })} />
           {site && style && style.rules.length > 0 && (
-            <small className="text-quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
+            <small className="quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
           )}
           <ChoiceField
             label={t('Volume')}
@@ -158,11 +155,11 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
     take((before) => withNews(before, found).order);
   };
   return (
-    <p>
+    <p className="order-news">
       <Button variant="outlined" onClick={() => void readAgain()}>
         {t('What is new')}
       </Button>{' '}
-      <span role="status">{said}</span> <small className="text-quiet">{order.feed}</small>
+      <span role="status">{said}</span> <small className="quiet">{order.feed}</small>
     </p>
   );
 }
@@ -190,7 +187,7 @@ function Named({
   };
   if (waiting === 0 && said === '') return null;
   return (
-    <p>
+    <p className="order-news">
       {waiting > 0 && (
         <Button variant="outlined" onClick={() => void bring()}>
           {t('Bring in the transcripts and chapters of {count, plural, one {# entry} other {# entries}}', { count: waiting })}

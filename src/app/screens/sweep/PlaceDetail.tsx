@@ -1,3 +1,4 @@
+import '../../ui/difference.css';
 import { Button } from '@mui/material';
 import { diffWordsWithSpace } from 'diff';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
@@ -32,27 +33,23 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
     void navigate('/');
   };
   return (
-    <section aria-label={t('This embed')}>
-      <header className="flex items-center justify-between">
-        <h2 className="m-0 type-code font-semibold wrap-anywhere">
+    <section className="sweep-detail" aria-label={t('This embed')}>
+      <header>
+        <h2>
           {file}:{line}
         </h2>
         <Button onClick={close}>{t('Close')}</Button>
       </header>
-      <ul className="my-2 [&_li]:py-1">
+      <ul className="sweep-findings">
         {findings.map((finding, i) => (
-          <li key={i}>
+          <li key={i} data-tone={finding.severity}>
             <b>{SEVERITY_WORDS[finding.severity]}.</b> {sayFinding(finding)}
           </li>
         ))}
         {findings.length === 0 && <li>{t('Nothing was found.')}</li>}
       </ul>
       {text !== null && (
-        <div
-          className="[&_.code-difference]:mb-2 [&_.code-difference]:max-h-[220px]"
-          role="group"
-          aria-label={change ? t('Before and after') : t('The code')}
-        >
+        <div className="sweep-code" role="group" aria-label={change ? t('Before and after') : t('The code')}>
           {change ? (
             <>
               <Difference before={text.slice(...range)} after={after} />
