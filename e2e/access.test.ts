@@ -145,7 +145,10 @@ test('what the keys have reached is seen on every screen', async () => {
       const name = await page.evaluate(() => {
         const at = document.activeElement!;
         const around = ['.box', '.MuiButtonBase-root', '.cm-editor'].map((part) => at.closest(part));
-        const seen = [at, ...around].some((one) => one && parseFloat(getComputedStyle(one).outlineWidth) >= 2);
+        const seen = [at, ...around].some((one) => {
+          const { outlineStyle, outlineWidth } = getComputedStyle(one ?? document.body);
+          return outlineStyle !== 'none' && parseFloat(outlineWidth) >= 2;
+        });
         // What is within a frame marks it itself.
         return seen || at === document.body || at.tagName === 'IFRAME' ? null : `${at.tagName} ${at.textContent || at.ariaLabel}`;
       });
