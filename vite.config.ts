@@ -1,3 +1,4 @@
+import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
@@ -110,7 +111,7 @@ const offline = (): ReturnType<typeof VitePWA> =>
 
 /** What browsers load. */
 export default defineConfig({
-  plugins: [react(), fontsFirst(), startEarly(), offline(), compressAll()],
+  plugins: [react(), tailwind(), fontsFirst(), startEarly(), offline(), compressAll()],
   resolve: {
     // Its form for browsers asks the document, which workers have not.
     alias: { 'decode-named-character-reference': at('node_modules/decode-named-character-reference/index.js') },

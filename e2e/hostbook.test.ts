@@ -65,10 +65,10 @@ describe('the Host book', () => {
   test('shows all hosts against all settings, and a card whose examples run through the recogniser', () =>
     visit('/hosts', async (page) => {
       await find(page, 'region', 'All hosts against all settings');
-      expect((await page.$$('.grid thead th a')).length).toBe(readCardFiles(world.server.address).length);
+      expect((await page.$$('.book-grid thead th a')).length).toBe(readCardFiles(world.server.address).length);
       await page.select('select[aria-label="Kind of item"]', 'map');
-      await until(page, () => document.querySelector('.grid thead')!.textContent === 'SettingWaymoss');
-      expect(await page.$eval('.grid tbody', (body) => body.textContent)).not.toContain('Related videos');
+      await until(page, () => document.querySelector('.book-grid thead')!.textContent === 'SettingWaymoss');
+      expect(await page.$eval('.book-grid tbody', (body) => body.textContent)).not.toContain('Related videos');
       await page.select('select[aria-label="Kind of item"]', '');
       await press(page, 'link', 'Lanternreel');
       await waitForText(page, 'From link to frame');

@@ -1,7 +1,7 @@
 import './withoutEval.ts';
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/sometype-mono/wght.css';
-import './ui/look.css';
+import './ui/ground.css';
 import { speak } from '../messages/language.ts';
 import { readLanguage } from './chosenLanguage.ts';
 import { loadScreen } from './screens/load.ts';

@@ -34,11 +34,15 @@ void readLayout(store);
 workOffline();
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+const styles = createCache({ key: 'pane', nonce });
+const { insert } = styles;
+// MUI's styles stand in a layer, so that what a screen says of its parts is said last (ui/ground.css).
+styles.insert = (selector, said, ...to) => insert(selector, { ...said, styles: `@layer mui{${said.styles}}` }, ...to);
 /** Milliseconds for which the first sight waits for what the server gives, which is under way since the page began. */
 const SOON = 200;
 void Promise.all([ready, Promise.race([given, new Promise((done) => setTimeout(done, SOON))])]).then(() => {
   createRoot(document.querySelector('#application')!).render(
-    <CacheProvider value={createCache({ key: 'pane', nonce })}>
+    <CacheProvider value={styles}>
       <Provider store={store}>
         <Unbroken>
           <BrowserRouter>

@@ -42,7 +42,7 @@ export function LinkDrawing({ card, form, book, links, say, move }: Props): Reac
           <small>{t('the host')}</small>
         </li>
         {segments.map((pieces, i) => (
-          <li key={i} className="segment">
+          <li key={i} className="flex max-w-full overflow-auto [&>span[aria-hidden]]:pt-[3px] [&>span[aria-hidden]]:text-quiet">
             <span aria-hidden="true">/</span>
             {pieces.map((piece) =>
               piece.name === null ? (
@@ -67,7 +67,7 @@ export function LinkDrawing({ card, form, book, links, say, move }: Props): Reac
         ))}
         {example!.length > behind && <Taken address={example!} book={book} from={behind} />}
       </ul>
-      <p className="stuck" role="status">
+      <p className="stuck mx-1.5 my-0.5 text-amber empty:hidden" role="status">
         {stuck && t('It stays where it was: another example, or the frame address, does not have it so.')}
       </p>
     </>
@@ -130,7 +130,7 @@ function Named({ piece: { text }, is, whole, judge, move }: NamedProps): ReactEl
   const width = (): number => (shown.current?.getBoundingClientRect().width ?? 0) / Math.max(text.length, 1) || 1;
   return (
     <span className="part" data-role={is === 'any' ? 'free' : 'identity'}>
-      <span className="edged">
+      <span className="flex">
         <Edge text={text} side="start" width={width} move={(by) => move('start', by)} />
         <code ref={shown}>{text}</code>
         <Edge text={text} side="end" width={width} move={(by) => move('end', by)} />

@@ -1,5 +1,4 @@
 import { useId, type ReactElement, type ReactNode } from 'react';
-import './fields.css';
 
 /** What every field of the kit takes, whatever its value. */
 export interface FieldProps {

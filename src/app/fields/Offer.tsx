@@ -1,5 +1,4 @@
 import type { ReactElement } from 'react';
-import './fields.css';
 
 interface Props {
   words: string;

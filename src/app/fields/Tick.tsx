@@ -1,7 +1,6 @@
 import { Checkbox, FormControlLabel } from '@mui/material';
 import type { ReactElement, ReactNode } from 'react';
 import { TickSign, UntickedSign } from '../ui/icons.tsx';
-import './fields.css';
 
 interface Props {
   /** Said beside it. */

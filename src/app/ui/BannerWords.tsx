@@ -19,7 +19,7 @@ export function BannerWords({ askAgain }: { askAgain: () => void }): ReactElemen
   const serverAnswers = useAppSelector((state) => state.world.serverAnswers);
   const { storage, unwritten, notice } = useAppSelector((state) => state.view);
   return (
-    <div className="banner" role="alert">
+    <div className="flex items-center gap-3 border-b-2 border-b-amber bg-amber-wash px-4 py-1.5 area-[banner]" role="alert">
       {!serverAnswers && (
         <>
           <span>

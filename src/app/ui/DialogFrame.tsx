@@ -20,7 +20,7 @@ export function DialogFrame({ title, close, wide = false, className, actions, ch
       <DialogTitle id={id}>{title}</DialogTitle>
       <DialogContent className={className}>
         {children}
-        <div className="line dialog-ways">
+        <div className="line mt-3">
           {actions}
           <Button variant="outlined" onClick={close}>
             {t('Close')}

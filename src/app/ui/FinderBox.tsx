@@ -15,7 +15,7 @@ interface Props<One extends Findable> {
 export function FinderBox<One extends Findable>({ label, options, nothing, choose }: Props<One>): ReactElement {
   return (
     <Autocomplete
-      className="finder"
+      className="w-[min(420px,_100vw_-_64px)] px-3 pt-3 pb-0"
       open
       disableClearable
       autoHighlight
@@ -41,5 +41,7 @@ export function FinderBox<One extends Findable>({ label, options, nothing, choos
 
 /** The list stands within what was opened, not over it. */
 const ListBelow = ({ children }: PopperProps): ReactElement => (
-  <div className="finder-list">{typeof children === 'function' ? children({ placement: 'bottom' }) : children}</div>
+  <div className="finder-list [&_.MuiAutocomplete-listbox]:max-h-[min(420px,_52vh)] [&_.MuiPaper-root]:border-0 [&_small]:text-right">
+    {typeof children === 'function' ? children({ placement: 'bottom' }) : children}
+  </div>
 );

@@ -1,8 +1,7 @@
-import './finding.css';
 import type { ReactElement } from 'react';
 import { severityOf, type Loss } from '../../core/proof/pasteBack/loss.ts';
 import { sayLoss } from '../../messages/pasteBack.ts';
-import { SEVERITY_WORDS } from '../../messages/severity.ts';
+import { FindingRow } from './FindingRow.tsx';
 import { t } from '../../messages/t.ts';
 
 /** What a site took out of a code, or changed in it. */
@@ -18,10 +17,7 @@ export const Losses = ({ losses }: { losses: readonly Loss[] }): ReactElement =>
       </h3>
       <ul className="losses">
         {losses.map((loss, i) => (
-          <li key={i} className="finding" data-severity={severityOf(loss)}>
-            <strong>{SEVERITY_WORDS[severityOf(loss)]}</strong>
-            <span>{sayLoss(loss)}</span>
-          </li>
+          <FindingRow key={i} severity={severityOf(loss)} words={sayLoss(loss)} />
         ))}
       </ul>
     </>

@@ -14,12 +14,20 @@ import { useCommand } from './useCommand.ts';
 import { writeKeys } from './writeKeys.ts';
 import { t } from '../../messages/t.ts';
 
+const LINK =
+  'grid w-full justify-items-center gap-0.5 border-l-3 border-l-transparent px-0 py-1.5 text-small text-ink no-underline disabled:cursor-default disabled:text-quiet disabled:opacity-55 aria-[current]:border-l-green aria-[current]:font-semibold aria-[current]:text-green low:py-1 max-desk:w-auto max-desk:border-l-0 german:text-tiny forced-colors:border-l-[Canvas] forced-colors:aria-[current]:border-l-[Highlight] forced-colors:aria-[current]:underline';
+/** No keys to list where there is no keyboard, and no room for the theme and for programs; Find leads to all of them. */
+const WIDE = 'max-[561px]:hidden';
+
 /** The bar at the left: the screens, and what goes for all of them. */
 export function Navigation(): ReactElement {
   const bench = useAppSelector(selectBenchAddress);
   return (
-    <nav className="navigation" aria-label={t('Screens')}>
-      <span className="navigation-mark" aria-hidden="true">
+    <nav
+      className="navigation flex flex-col items-center gap-1 border-r-2 border-line bg-pane py-3 area-[navigation] max-desk:flex-row max-desk:flex-wrap max-desk:justify-around max-desk:border-t-2 max-desk:border-r-0 max-desk:py-0.5 low:gap-0 low:py-1.5 flat:flex-nowrap flat:justify-start flat:overflow-x-auto"
+      aria-label={t('Screens')}
+    >
+      <span className="max-desk:hidden" aria-hidden="true">
         <PaneAjar />
       </span>
       {SCREENS.map(({ path, name }) => (
@@ -28,16 +36,16 @@ export function Navigation(): ReactElement {
           to={path === '/' ? bench : path}
           sign={SCREEN_SIGNS[path]}
           words={name}
-          {...(path === '/connect' && { className: 'for-wide' })}
+          {...(path === '/connect' && { className: WIDE })}
         />
       ))}
-      <span className="navigation-gap" />
+      <span className="flex-1 max-desk:hidden" />
       <CommandButton command={findAnything} sign={<FindSign />} words={t('Find')} />
       <CommandButton command={undo} sign={<BackSign />} words={t('Undo')} />
       <CommandButton command={redo} sign={<AgainSign />} words={t('Redo')} />
-      <CommandButton command={switchTheme} sign={<ThemeSign />} words={t('Theme')} className="for-wide" />
-      <CommandButton command={switchLanguage} sign={<LanguageSign />} words={OTHER_LANGUAGE} className="for-wide" />
-      <NavigationLink to="/help" sign={<HelpSign />} words={t('Help')} className="for-wide" />
+      <CommandButton command={switchTheme} sign={<ThemeSign />} words={t('Theme')} className={WIDE} />
+      <CommandButton command={switchLanguage} sign={<LanguageSign />} words={OTHER_LANGUAGE} className={WIDE} />
+      <NavigationLink to="/help" sign={<HelpSign />} words={t('Help')} className={WIDE} />
     </nav>
   );
 }
@@ -51,7 +59,7 @@ interface NavigationLinkProps {
 
 function NavigationLink({ to, sign, words, className = '' }: NavigationLinkProps): ReactElement {
   return (
-    <NavLink className={`navigation-link ${className}`} to={to} end={to === '/'}>
+    <NavLink className={`${LINK} ${className}`} to={to} end={to === '/'}>
       {sign}
       {words}
     </NavLink>
@@ -69,7 +77,7 @@ function CommandButton({ command, sign, words, className = '' }: CommandButtonPr
   const { can, run } = useCommand(command);
   return (
     <button
-      className={`navigation-link ${className}`}
+      className={`${LINK} ${className}`}
       type="button"
       title={`${command.label} (${writeKeys(command.keys)})`}
       disabled={!can}

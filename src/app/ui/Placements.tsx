@@ -40,7 +40,7 @@ export function Placements({ placed, set }: Props): ReactElement {
           </li>
         ))}
       </ul>
-      <form onSubmit={add} className="detail-add">
+      <form onSubmit={add} className="mt-1.5 grid grid-cols-[minmax(0,1fr)_auto] gap-2">
         <WordsField
           label={t('Address of a page')}
           labelled="hidden"

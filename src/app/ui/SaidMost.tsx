@@ -19,9 +19,9 @@ interface Props {
 export function SaidMost({ transcript, jump }: Props): ReactElement {
   const language = useAppSelector((state) => selectSite(state)?.language ?? 'en');
   const found = useMemo(() => frequentWords(transcript, { language, most: MOST }), [transcript, language]);
-  if (found.length === 0) return <small className="quiet">{t('No word occurs twice.')}</small>;
+  if (found.length === 0) return <small className="text-quiet">{t('No word occurs twice.')}</small>;
   return (
-    <ul className="line said-most" aria-label={t('Said most')}>
+    <ul className="line gap-x-4 gap-y-0" aria-label={t('Said most')}>
       {found.map(({ word, count, first }) => {
         const when = t('{count} times, from {first}', { count, first: showTime(Math.floor(first)) });
         return (
@@ -33,7 +33,7 @@ export function SaidMost({ transcript, jump }: Props): ReactElement {
             ) : (
               word
             )}{' '}
-            <small className="quiet">{when}</small>
+            <small className="text-quiet">{when}</small>
           </li>
         );
       })}

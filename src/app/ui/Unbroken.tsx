@@ -15,7 +15,7 @@ export class Unbroken extends Component<{ children: ReactNode; within?: boolean 
 
 /** What happened, and the ways on; within the house the other screens can still be reached. */
 const Broken = ({ error, within }: { error: unknown; within: boolean }): ReactElement => (
-  <div className="not-loaded" role="alert">
+  <div className="p-8" role="alert">
     <h1>{within ? t('This screen broke') : t('Something broke in Refenestra itself')}</h1>
     <p>
       {within

@@ -9,7 +9,7 @@ interface Drag {
 
 /**
  * Pointer handlers for something that is dragged. The pointer is captured; frames of other origins would
- * swallow it all the same, so while dragging they take no part (`[data-dragging]` in `look.css`).
+ * swallow it all the same, so while dragging they take no part (`[data-dragging]` in `parts.css`).
  */
 export function useDrag({ move, begin, end }: Drag) {
   const from = useRef<{ x: number; y: number } | null>(null);

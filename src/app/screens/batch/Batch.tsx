@@ -1,4 +1,3 @@
-import './batch.css';
 import { language } from '../../../messages/language.ts';
 import { useDeferredValue, useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';

@@ -47,7 +47,11 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
     );
   };
   return (
-    <div className="batch batch-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div
+      className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto_auto] gap-2 px-4 pt-3 pb-2 max-desk:block max-desk:h-auto max-desk:p-3"
+      onDrop={onDrop}
+      onDragOver={(event) => event.preventDefault()}
+    >
       <h1>{t('Batch')}</h1>
       <WordsField
         label={
@@ -58,14 +62,14 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
           </>
         }
         labelled="above"
-        className="batch-text"
+        className="batch-text grid-rows-[auto_minmax(240px,1fr)] gap-1 [&_.box>textarea]:h-full [&_.box>textarea]:resize-none"
         lines={12}
         placeholder={example(link)}
         value={long ? batch.text.slice(0, BEGINNING) : batch.text}
         set={take}
         control={{ readOnly: long, onPaste }}
       />
-      <div className="line batch-ways">
+      <div className="line batch-ways gap-x-3 gap-y-1.5 [&>.MuiButton-contained]:ml-auto">
         <TextFileButton
           words={t('Open a file')}
           accept=".csv,.tsv,.txt,.xml,.rss,.atom,.html,text/*,application/xml"
@@ -79,7 +83,7 @@ export function BatchInput({ batch, change, begin, ready }: Props): ReactElement
           {t('Make the codes')}
         </Button>
       </div>
-      <p className="quiet">
+      <p className="text-quiet">
         {t('Each row starts from the house style of its site. Nothing is written to the Shelf before you say so.')}
       </p>
     </div>

@@ -36,13 +36,17 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
   const running = state.phase === 'running';
   const numbers = chosen.size > 0 ? [...chosen] : Array.from({ length: count }, (_, row) => row);
   return (
-    <div className="batch">
-      <header className="line batch-head">
+    <div className="batch grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_auto_auto_minmax(0,1fr)] px-4 pt-3 pb-0 max-desk:block max-desk:h-auto max-desk:p-3">
+      <header className="line gap-x-3 gap-y-1.5 max-desk:[&_h1]:flex-[1_0_100%]">
         <h1>
           {t('Batch')}
           {batch.name && <small> {batch.name}</small>}
         </h1>
-        <div className="line batch-counts" role="group" aria-label={t('Rows shown')}>
+        <div
+          className="line flex-1 max-desk:flex-[1_0_100%] [&_[aria-pressed='true']]:[border-width:2px] [&_[aria-pressed='true']]:underline [&_[data-state='look']]:text-amber [&_[data-state='person']]:text-brick"
+          role="group"
+          aria-label={t('Rows shown')}
+        >
           {(['all', 'person', 'look', 'done'] as const).map((one) => (
             <button
               key={one}
@@ -67,7 +71,7 @@ export function BatchRows({ run, state, batch, table, begin, again }: Props): Re
       </header>
       <Progress run={run} state={state} total={table.count} />
       {choices && <Columns table={table} assign={(roles) => begin({ roles })} running={running} />}
-      <div className="line batch-set">
+      <div className="line batch-set min-h-10 gap-x-3 gap-y-1.5 pb-1.5 [&_.field]:max-w-[190px] [&_p]:m-0">
         <span>{chosen.size > 0 ? t('For the {chosen} chosen:', { chosen: chosen.size }) : t('For all rows:')}</span>
         {choices && (
           <SettingPick possible={SETTINGS} words={t('Set it')} take={(id, value) => run.set({ [id]: value }, numbers)} />
@@ -118,7 +122,7 @@ function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total:
             })
           : t('{done} of {total} rows are made.', { done, total });
   return (
-    <div className="batch-progress">
+    <div className="batch-progress grid min-h-7 grid-cols-[minmax(0,320px)_auto] items-center justify-start gap-3 [&>:only-child]:col-span-full">
       {phase === 'running' && <LinearProgress variant="determinate" value={share * 100} aria-label={t('How far the batch is')} />}
       <span role="status">{words}</span>
       {phase !== 'running' && unasked > 0 && (
@@ -148,7 +152,12 @@ function Columns({ table: { head, roles, sample, from }, assign, running }: Colu
   const all: Role[] = [...ROLES, ...SETTINGS.map(({ id }) => id)];
   const nameOf = (i: number): string => head?.[i] || t('Column {i}', { i: i + 1 });
   return (
-    <div className="batch-columns" role="region" aria-label={t('What the columns are')} tabIndex={0}>
+    <div
+      className="batch-columns mb-2 overflow-x-auto border border-line bg-pane [&_.field]:max-w-[190px] [&_:is(span,td)]:type-code [&_:is(span,td)]:text-quiet [&_:is(th,td)]:max-w-[260px] [&_:is(th,td)]:truncate [&_:is(th,td)]:border-0 [&_:is(th,td)]:border-r [&_:is(th,td)]:border-hair [&_:is(th,td)]:px-2.5 [&_:is(th,td)]:py-[3px] [&_table]:w-auto"
+      role="region"
+      aria-label={t('What the columns are')}
+      tabIndex={0}
+    >
       <table>
         <thead>
           <tr>

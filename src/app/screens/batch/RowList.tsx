@@ -44,9 +44,12 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
   useEffect(() => run.show(wanted === '' ? [] : wanted.split(' ').map(Number)), [run, wanted, progress]);
   return (
     <div className="rows" ref={place} tabIndex={0} role="region" aria-label={t('Rows')}>
-      <div className="batch-row batch-names" aria-hidden>
+      <div
+        className={`${COLUMNS} sticky top-0 z-1 grid h-6.5 items-center gap-3 border-b border-hair bg-ground px-3 text-small text-quiet max-desk:hidden`}
+        aria-hidden
+      >
         <span />
-        <span className="number">{t('Row')}</span>
+        <span className="text-right">{t('Row')}</span>
         <span>{t('State')}</span>
         <span>{t('Title')}</span>
         <span>{t('Code, or what is wrong')}</span>
@@ -58,8 +61,7 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
           return (
             <li
               key={key}
-              className="batch-row"
-              data-state={row?.state}
+              className={`${COLUMNS} batch-row max-desk:grid-cols-[20px_28px_minmax(0,1fr)_56px] max-desk:gap-2 max-desk:[&>:is(.MuiCheckbox-root,.number,button)]:row-[1/3] max-desk:[&>button]:col-start-4 [&>span]:min-w-0`}
               style={{ transform: `translateY(${start}px)`, height: ROW }}
             >
               {row && <Row run={run} row={row} chosen={chosen.has(number)} choose={choose} />}
@@ -70,6 +72,14 @@ export function RowList({ run, rows, progress, inSight, chosen, choose }: Props)
     </div>
   );
 }
+
+const COLUMNS = 'grid-cols-[20px_44px_92px_minmax(0,1fr)_minmax(0,1.5fr)_62px]';
+
+/** Of what somebody has to see to. */
+const LOOK: Partial<Record<BatchRow['state'], string>> = {
+  look: 'border-double border-l-amber text-amber',
+  person: 'border-dashed border-l-brick font-semibold text-brick',
+};
 
 interface RowProps {
   run: BatchRun;
@@ -92,18 +102,25 @@ function Row({ run, row: { row, state, title, kind, host, code, told }, chosen, 
   return (
     <>
       <TickBox name={t('Choose row {row}', { row: row + 1 })} on={chosen} set={(on) => choose(row, on)} />
-      <span className="number">{row + 1}</span>
-      <span className="batch-state">{ROW_STATES[state]}</span>
-      <span className="batch-title">
+      <span className="number text-right text-quiet">{row + 1}</span>
+      <span className={`marked max-desk:hidden ${LOOK[state] ?? 'border-l-green'}`}>{ROW_STATES[state]}</span>
+      <span className="block max-h-13.5 truncate font-semibold max-desk:col-start-3">
         {title || t('nothing in this row')}
-        <small>
+        <small className="block font-normal max-desk:hidden">
           {kind === '' ? t('not recognised') : KIND_NAMES[kind]}
           {name && ` · ${name}`}
         </small>
       </span>
-      <span className={told.length > 0 ? 'batch-told' : 'batch-code'} title={words}>
+      <span
+        className={
+          told.length > 0
+            ? 'block max-h-13.5 overflow-hidden max-desk:col-start-3 max-desk:row-start-2 max-desk:truncate'
+            : 'batch-code truncate type-code text-quiet max-desk:hidden'
+        }
+        title={words}
+      >
         {told[0] ?? code.slice(0, SEEN)}
-        {told.length > 1 && <small>{t('and {count} more', { count: told.length - 1 })}</small>}
+        {told.length > 1 && <small className="block max-desk:hidden">{t('and {count} more', { count: told.length - 1 })}</small>}
       </span>
       <button
         type="button"

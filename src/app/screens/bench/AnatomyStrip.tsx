@@ -16,16 +16,22 @@ export function AnatomyStrip(): ReactElement {
   const segments = useAppSelector(selectAnatomy);
   const { candidate } = useAppSelector(selectRecognised);
   return (
-    <section className="anatomy" aria-label={t('Anatomy')} tabIndex={0}>
+    <section
+      className="anatomy flex min-h-11.5 [scrollbar-width:thin] items-center gap-4 overflow-x-auto border-b-2 border-b-line px-4 py-0.5 area-[anatomy] [&_p]:m-0 [&_ul]:flex [&_ul]:gap-0.5"
+      aria-label={t('Anatomy')}
+      tabIndex={0}
+    >
       <CandidateChoice />
-      {segments.length === 0 && <p className="quiet">{t('A pasted link is taken apart here, each part with what it means.')}</p>}
+      {segments.length === 0 && (
+        <p className="text-quiet">{t('A pasted link is taken apart here, each part with what it means.')}</p>
+      )}
       <ul>
         {candidate.doubt && <Doubt {...candidate.doubt} written={text} />}
         {segments.slice(0, MOST_PARTS).map((segment) => (
           <Part key={segment.range[0]} segment={segment} text={text} />
         ))}
         {segments.length > MOST_PARTS && (
-          <li className="part quiet">{t('and {count} more', { count: segments.length - MOST_PARTS })}</li>
+          <li className="part text-quiet">{t('and {count} more', { count: segments.length - MOST_PARTS })}</li>
         )}
         {candidate.repairs.map((repair, i) => (
           <li key={`repair-${i}`} className="part" data-role="repair">
@@ -110,7 +116,7 @@ function CandidateChoice(): ReactElement | null {
   return (
     <ChoiceField
       label={t('{count} found, working on', { count: found.length })}
-      className="candidates"
+      className="candidates flex-none"
       value={String(found.indexOf(recognised))}
       options={found.map(({ candidate, item }, i) => [
         String(i),

@@ -1,10 +1,8 @@
 import './bench.css';
-import './paste.css';
 import './anatomy.css';
 import './page.css';
 import './moments.css';
 import './code.css';
-import './checks.css';
 import { Suspense, useCallback, useEffect, useState, type CSSProperties, type DragEvent, type ReactElement } from 'react';
 import { broughtIn, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
@@ -68,7 +66,7 @@ export function Bench(): ReactElement {
   };
   return (
     <div
-      className={settled ? 'bench' : 'bench unsettled'}
+      className={settled ? 'bench [&_h2]:m-0 [&_h2]:text-text' : 'bench unsettled [&_h2]:m-0 [&_h2]:text-text'}
       data-code={layout.codeShown ? 'shown' : 'folded'}
       style={layout.code === null ? undefined : ({ '--code-width': `${layout.code}px` } as CSSProperties)}
       onDrop={onDrop}

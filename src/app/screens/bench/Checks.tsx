@@ -36,7 +36,10 @@ export function Checks(): ReactElement {
   const failing = new Set(findings.map((f) => f.code));
   const looked = CHECKS.filter((check: Check) => asked || !check.asks || failing.has(check.id));
   return (
-    <section className="checks" aria-label={t('Checks')}>
+    <section
+      className="border-t border-t-line px-3 py-2 max-desk:order-4 [&_p]:my-1 [&_ul]:mt-1 [&_ul]:mb-0"
+      aria-label={t('Checks')}
+    >
       <h2>
         {t('Checks')}{' '}
         {there && <small>{t('{passed} of {all} hold', { passed: looked.length - failing.size, all: looked.length })}</small>}
@@ -54,13 +57,15 @@ export function Checks(): ReactElement {
         ))}
       </ul>
       {there && (
-        <details className="holds">
-          <summary>{t('Passed checks')}</summary>
+        <details className="holds mt-1 text-quiet">
+          <summary className="min-h-6 w-fit cursor-pointer">{t('Passed checks')}</summary>
           <ul>
             {looked
               .filter((c) => !failing.has(c.id))
               .map((c) => (
-                <li key={c.id}>{t(c.holds)}</li>
+                <li key={c.id} className="before:mr-1.5 before:text-green before:content-['✓']">
+                  {t(c.holds)}
+                </li>
               ))}
           </ul>
         </details>

@@ -1,4 +1,3 @@
-import '../../ui/difference.css';
 import type { ReactElement } from 'react';
 import type { Difference } from '../../../core/live/compare.ts';
 import { sayDifference } from '../../../messages/reading.ts';
@@ -23,14 +22,14 @@ export function CodeComparison({ close }: { close: () => void }): ReactElement {
   const rows = useAppSelector(selectComparison) ?? [];
   return (
     <DialogFrame title={t('Compare with what was pasted')} close={close} wide>
-      <div className="compare-codes">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(260px,1fr))] gap-3 [&_figure]:m-0 [&_pre]:mt-1 [&_pre]:mb-3 [&_pre]:max-h-[170px]">
         <CodeOf words={t('As it was pasted')} code={text.slice(...candidate.range)} />
         <CodeOf words={t('As it is taken away')} code={embed?.code.text ?? ''} />
       </div>
       {rows.length === 0 ? (
-        <p className="quiet">{t('Both say the same.')}</p>
+        <p className="text-quiet">{t('Both say the same.')}</p>
       ) : (
-        <table className="compare">
+        <table className="[&_:is(th,td)]:px-2 [&_:is(th,td)]:py-1.5 [&_:is(th,td)]:wrap-anywhere [&_i]:text-quiet">
           <thead>
             <tr>
               <th scope="col">{t('What')}</th>
@@ -41,12 +40,20 @@ export function CodeComparison({ close }: { close: () => void }): ReactElement {
           </thead>
           <tbody>
             {rows.map((row, i) => (
-              <tr key={`${row.what} ${row.name} ${i}`} data-change={changeOf(row)}>
+              <tr key={`${row.what} ${row.name} ${i}`}>
                 <th scope="row">
                   {row.setting ? labelOf(row.setting.id) : row.name} <small>{WHAT[row.what]}</small>
                 </th>
-                <td>{row.before === null ? <i>{t('not said')}</i> : <code>{row.before || '“”'}</code>}</td>
-                <td>{row.after === null ? <i>{t('not said')}</i> : <code>{row.after || '“”'}</code>}</td>
+                <td>
+                  {row.before === null ? (
+                    <i>{t('not said')}</i>
+                  ) : (
+                    <code className={row.after === null ? 'line-through' : undefined}>{row.before || '“”'}</code>
+                  )}
+                </td>
+                <td className={row.before === null ? 'border-l-3 border-l-green' : undefined}>
+                  {row.after === null ? <i>{t('not said')}</i> : <code>{row.after || '“”'}</code>}
+                </td>
                 <td>{sayDifference(row)}</td>
               </tr>
             ))}
@@ -56,8 +63,6 @@ export function CodeComparison({ close }: { close: () => void }): ReactElement {
     </DialogFrame>
   );
 }
-
-const changeOf = ({ before, after }: Difference): string => (before === null ? 'added' : after === null ? 'gone' : 'changed');
 
 const CodeOf = ({ words, code }: { words: string; code: string }): ReactElement => (
   <figure>

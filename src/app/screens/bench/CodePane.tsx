@@ -90,18 +90,21 @@ export function CodePane(): ReactElement {
     if (embed) saveFile(...fileOf(embed.code, selectFacts(state).title ?? embed.item.id));
   };
   return (
-    <section className="code" aria-label={t('Code')}>
-      <div className="line code-head">
+    <section className="code px-3 py-2 max-desk:order-3 max-desk:border-t-2 max-desk:border-t-line" aria-label={t('Code')}>
+      <div className="line code-head justify-between [&_.field]:flex-[1_1_150px] [&_.field]:flex-nowrap [&_.field]:whitespace-nowrap">
         <FormChoice />
-        <Button variant="contained" className="copy" disabled={!can} onClick={run} aria-keyshortcuts="c">
+        <Button variant="contained" disabled={!can} onClick={run} aria-keyshortcuts="c">
           {COPY_WORDS[copied]}
         </Button>
         <span className="hidden-words" role="status">
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
-      {there ? <Editor /> : <p className="quiet code-empty">{t('The code to take away stands here.')}</p>}
-      <Toolbar label={t('What else is done with the code')} className="line code-beside">
+      {there ? <Editor /> : <p className="text-quiet">{t('The code to take away stands here.')}</p>}
+      <Toolbar
+        label={t('What else is done with the code')}
+        className="line gap-1.5 [&_.inline-remedy]:px-1.5 [&_.inline-remedy]:py-0 [&_.inline-remedy]:text-small"
+      >
         {WAYS.map(({ way, words }) => (
           <button key={way} type="button" className="inline-remedy" disabled={!there} onClick={() => dispatch(wayOpened(way))}>
             {words}

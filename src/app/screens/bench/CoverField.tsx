@@ -1,4 +1,3 @@
-import './cover.css';
 import { Button } from '@mui/material';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import { cropTo, keptSize, type Focus, type Size } from '../../../core/model/crop.ts';
@@ -38,7 +37,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
   };
   return (
     <div className="cover-field">
-      <div className="cover-sources">
+      <div className="mb-2.5 flex gap-2">
         <FileButton
           words={t('Choose a picture file')}
           accept="image/*"
@@ -65,7 +64,7 @@ export function CoverField({ id, value, set, close }: ValueFieldProps): ReactEle
         />
       )}
       {typeof value === 'string' && value.startsWith('data:') && !picture && (
-        <img className="cover-now" src={value} alt={t('The cover as it is')} />
+        <img className="block max-h-[120px] max-w-full border border-line" src={value} alt={t('The cover as it is')} />
       )}
     </div>
   );
@@ -124,7 +123,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
   return (
     <form id={VALUE_FORM} action={close}>
       <div
-        className="cropper"
+        className="relative w-[fit-content] max-w-full cursor-crosshair touch-none overflow-hidden border border-line"
         role="slider"
         tabIndex={0}
         aria-label={t('What matters in the picture')}
@@ -136,9 +135,9 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
         onPointerDown={point}
         onKeyDown={step}
       >
-        <img src={picture.address} alt="" draggable={false} />
+        <img className="block max-h-[260px] max-w-full" src={picture.address} alt="" draggable={false} />
         <i
-          className="cropper-part"
+          className="cropper-part absolute [box-shadow:0_0_0_2000px_rgb(18_24_31_/_62%)] [outline:2px_solid_#fffdf8]"
           style={{
             left: share(crop.left, picture.size.width),
             top: share(crop.top, picture.size.height),
@@ -146,9 +145,12 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
             height: share(crop.height, picture.size.height),
           }}
         />
-        <i className="cropper-focus" style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }} />
+        <i
+          className="absolute -mt-2 mr-0 mb-0 -ml-2 h-4 w-4 border-2 border-[#12181f] [outline:2px_solid_#fffdf8]"
+          style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
+        />
       </div>
-      <p className="cover-choices">
+      <p className="mt-2 mb-0 flex gap-4">
         <ChoiceField
           label={t('For')}
           value={String(density)}
@@ -165,7 +167,7 @@ function Cropper({ picture, use, close }: CropperProps): ReactElement | null {
           set={setType}
         />
       </p>
-      <p className="cover-weight" role="status">
+      <p className="cover-weight mt-1 mb-2 tabular-nums" role="status">
         {t('{width} × {height} px, {made}', {
           width: size.width,
           height: size.height,

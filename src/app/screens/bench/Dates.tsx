@@ -38,7 +38,7 @@ export function Dates({ close }: { close: () => void }): ReactElement {
     >
       <DateField label={t('The public may see the item from')} value={out ?? ''} set={(day) => set({ out: day })} />
       <DateField label={t('The page goes out on')} value={pageOut ?? ''} set={(day) => set({ pageOut: day })} />
-      <p className="quiet">
+      <p className="text-quiet">
         {out === null
           ? t('Leave the first empty where the item can be seen already.')
           : ahead

@@ -31,7 +31,7 @@ export function Divider(): ReactElement {
       ref={edge}
       role="separator"
       tabIndex={0}
-      className="divider"
+      className="cursor-col-resize touch-none border-l-2 border-l-line bg-pane area-[divider] hover:bg-green-wash focus-visible:bg-green-wash max-desk:hidden"
       aria-orientation="vertical"
       aria-label={t('Width of the code')}
       aria-valuemin={0}

@@ -20,8 +20,8 @@ export function EmbedBar({ left, top }: { left: number; top: number }): ReactEle
   const dispatch = useAppDispatch();
   const ids = useAppSelector(selectOnEmbed, sameData);
   return (
-    <div className="embed-bar" style={{ left, top }}>
-      <Toolbar label={t('Size and place')} className="line embed-bar-parts">
+    <div className="pointer-events-auto absolute rounded-[2px] border border-line bg-pane text-small" style={{ left, top }}>
+      <Toolbar label={t('Size and place')} className="line gap-x-2 gap-y-0 px-1.5 py-0">
         {ids.map((id) => (
           <Token key={id} id={id} />
         ))}

@@ -38,7 +38,7 @@ export function EmbedHandles({ embed, column, scale }: Props): ReactElement | nu
   const width = embed.width * scale;
   const height = embed.height * scale;
   return (
-    <div className="handles">
+    <div className="pointer-events-none absolute inset-0">
       <Handle
         name={t('Width of the embed')}
         className="handle-width"

@@ -16,7 +16,10 @@ export function Explanation(): ReactElement {
   const embed = useAppSelector(selectEmbed);
   // What takes more lines than there are is scrolled, by keys too.
   return (
-    <p className="code-foot" tabIndex={0}>
+    <p
+      className="code-foot m-0 h-14 overflow-auto border-t border-t-hair bg-pane px-3 py-[3px] text-small leading-4 text-quiet max-desk:order-3 max-desk:h-auto max-desk:border-0"
+      tabIndex={0}
+    >
       {embed && <Words embed={embed} />}
     </p>
   );

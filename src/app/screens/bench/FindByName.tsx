@@ -1,4 +1,3 @@
-import './find.css';
 import { Button } from '@mui/material';
 import { useEffect, useId, useState, type ReactElement } from 'react';
 import type { SearchResult } from '../../../core/many/search/openSearch.ts';
@@ -23,7 +22,7 @@ export function FindByName({ words }: { words: string }): ReactElement | null {
     setFound(await searchHosts(dispatch, some, words));
   };
   return (
-    <section className="find" aria-label={t('Find by name')}>
+    <section className="[&_.MuiButton-root]:mr-1.5" aria-label={t('Find by name')}>
       <p>
         {t('Is it a name? Look for it at')}{' '}
         <Button
@@ -57,7 +56,7 @@ function Found({ searched, words }: { searched: readonly Searched[]; words: stri
           {t('{host} could not be asked: {why}.', { host, why: WHY_NOT[refused!] ?? WHY_NOT.noAnswer })}
         </p>
       ))}
-      <ul className="found">
+      <ul className="found my-1.5 grid max-h-[320px] grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-1.5 overflow-auto">
         {all.map(({ host, result }, i) => (
           <li key={`${i} ${result.link}`}>
             <Result host={host} result={result} />
@@ -73,11 +72,19 @@ function Result({ host, result: { link, title, duration, date, cover } }: { host
   const id = useId();
   const about = [host, duration !== undefined && showTime(duration), date].filter(Boolean).join(' · ');
   return (
-    <button type="button" aria-label={title} aria-describedby={id} onClick={() => dispatch(broughtIn(link))}>
+    <button
+      type="button"
+      className="flex w-full items-center gap-2 border border-hair bg-pane p-1 text-left hover:border-green"
+      aria-label={title}
+      aria-describedby={id}
+      onClick={() => dispatch(broughtIn(link))}
+    >
       <Cover address={cover} />
       <span>
-        <strong>{title}</strong>
-        <small id={id}>{about}</small>
+        <strong className="block">{title}</strong>
+        <small className="block" id={id}>
+          {about}
+        </small>
       </span>
     </button>
   );
@@ -97,7 +104,11 @@ function Cover({ address }: { address: string | undefined }): ReactElement {
       gone = true;
     };
   }, [address]);
-  return <span className="found-cover">{picture && <img src={picture} alt="" />}</span>;
+  return (
+    <span className="h-[45px] w-[80px] flex-none bg-hair">
+      {picture && <img className="size-full object-cover" src={picture} alt="" />}
+    </span>
+  );
 }
 
 const readAddress = (picture: Blob): Promise<string> =>

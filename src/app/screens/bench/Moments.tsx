@@ -55,9 +55,9 @@ export function Moments(): ReactElement {
   }, []);
   return (
     <section className="moments" aria-label={t('Moments')}>
-      <div className="moments-head">
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-4 max-desk:grid-cols-[minmax(0,1fr)]">
         <Rail />
-        <div className="moments-ways">
+        <div className="flex gap-2">
           <button
             type="button"
             id={FINDER_BUTTON}
@@ -77,7 +77,9 @@ export function Moments(): ReactElement {
         <Suspense fallback={null}>{strange && <OwnParameters item={strange} />}</Suspense>
         {stations && MOMENTS.map((moment) => <Station key={moment} moment={moment} station={stations[moment]} />)}
         {!stations && (
-          <p className="quiet">{t('What happens when a visitor arrives, begins, watches and reaches the end is set here.')}</p>
+          <p className="col-span-full m-0 text-center text-quiet">
+            {t('What happens when a visitor arrives, begins, watches and reaches the end is set here.')}
+          </p>
         )}
       </div>
       <Suspense fallback={null}>
@@ -105,14 +107,14 @@ function Station({ moment, station }: { moment: Moment; station: StationData }):
   const laid = (id: SettingId): boolean => (shown.includes(id) && !ON_THE_EMBED.has(id)) || (id === open && hidden.includes(id));
   return (
     <Toolbar label={`${name}: ${words}`} className="station">
-      <div className="station-head">
+      <div className="flex min-h-6 items-center justify-between">
         <h2>
           {name} <small>{words}</small>
         </h2>
         {hidden.length > 0 && (
           <button
             type="button"
-            className="token station-more"
+            className="token station-more text-small text-green"
             aria-haspopup="dialog"
             aria-label={t('{count} more of {name}', { count: hidden.length, name })}
             onClick={() => dispatch(settingsListed(moment))}

@@ -26,7 +26,10 @@ export function NextLine(): ReactElement {
     place: () => dispatch(wayOpened('back')),
   };
   return (
-    <div className="line next-line" data-step={step.code}>
+    <div
+      className="line next-line min-h-10 justify-between gap-x-3 gap-y-1 border-b border-hair bg-green-wash px-3 py-1 data-[step=differs]:bg-amber-wash data-[step=fix]:bg-amber-wash max-desk:order-1 [&_b]:mr-1.5 [&_p]:m-0 [&_p]:flex-[1_1_180px]"
+      data-step={step.code}
+    >
       <p role="status">
         <b>{t('Next')}</b> {words(step as never)}
       </p>

@@ -35,7 +35,7 @@ export function NowPlaying(): ReactElement {
       {can && (
         <button
           type="button"
-          className="now-press"
+          className="grid h-6.5 w-6.5 cursor-pointer place-items-center border-0 bg-transparent text-green"
           aria-label={playing ? t('Pause the preview') : t('Play the preview without sound')}
           onClick={run}
         >

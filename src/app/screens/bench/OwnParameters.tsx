@@ -30,7 +30,7 @@ export function OwnParameters({ item }: { item: Item }): ReactElement {
   const text = useAppSelector((state) => state.bench.present.text);
   const parameters = item.unknown.filter(({ within }) => within === undefined);
   return (
-    <div className="station own-parameters">
+    <div className="station own-parameters [&_.field]:type-code [&_a]:text-green [&_h2]:m-0 [&_p]:m-0">
       <h2>{item.host === null ? t('Not known') : t('Not known of this host')}</h2>
       <p>
         {item.host === null ? t('No card knows this host. ') : ''}

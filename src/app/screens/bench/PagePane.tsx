@@ -54,7 +54,10 @@ export function PagePane(): ReactElement {
   const all = screens.reduce((sum, [, each]) => sum + each, 0);
   const small = Math.min(1, Math.max(0, room.width - GAP * (screens.length - 1)) / Math.max(1, all));
   return (
-    <section className="page" aria-label={t('Page')}>
+    <section
+      className="page grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)_auto] area-[page] max-desk:grid-rows-[auto_420px_auto]"
+      aria-label={t('Page')}
+    >
       <WidthRule width={width} room={room.width} scale={scale} />
       <div className="stage" ref={stage} data-together={together}>
         {staged ? (
@@ -91,9 +94,13 @@ export function PagePane(): ReactElement {
             part="measured"
           />
         )}
-        {empty && <p className="stage-empty">{t('The page is shown here as soon as a link or a code is recognised.')}</p>}
+        {empty && (
+          <p className="absolute bottom-6 left-[50%] m-0 [translate:-50%] border border-line bg-pane px-4 py-1.5 whitespace-nowrap">
+            {t('The page is shown here as soon as a link or a code is recognised.')}
+          </p>
+        )}
       </div>
-      <div className="page-foot">
+      <div className="flex items-center justify-between pr-4">
         {staged ? (
           <div className="now">{t('A signed-out visitor, with an empty browser store')}</div>
         ) : together ? (
@@ -101,7 +108,7 @@ export function PagePane(): ReactElement {
         ) : (
           <NowPlaying />
         )}
-        <div className="page-views">
+        <div className="flex gap-2">
           {proof && !proving && (
             <button type="button" className="inline-remedy" onClick={() => dispatch(proofShown(true))}>
               {t('Last play-through')}

@@ -39,7 +39,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
       title={t('Paste back: what {name} made of the code', { name })}
       close={close}
       wide
-      className="paste-back"
+      className="[&_.MuiButton-root]:inline-flex [&_ul]:my-2"
       actions={
         back.trim() !== '' && (
           <Button variant="outlined" disabled={keptBack === back} onClick={keep}>
@@ -113,7 +113,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
               : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.map(nameOf))}
         </p>
       )}
-      <div className="line dialog-ways">
+      <div className="line mt-3">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
             {t('Take “{form}”', { form: formLabelOf(best.form) })}

@@ -53,13 +53,16 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
   };
   const long = text.length > SHOWN;
   return (
-    <section className="paste" aria-label={t('Bring in')}>
-      <label className="paste-label" htmlFor="paste">
+    <section
+      className="paste grid grid-cols-[auto_minmax(0,1fr)_250px] items-center gap-x-3 gap-y-1 border-b border-b-line bg-pane px-4 pt-[7px] pb-[7px] area-[paste] max-desk:grid-cols-[minmax(0,1fr)] max-desk:gap-2.5"
+      aria-label={t('Bring in')}
+    >
+      <label className="font-semibold" htmlFor="paste">
         {t('Share link or embed code')}
       </label>
       <InputBase
         id="paste"
-        className="box paste-line"
+        className="box h-9 bg-ground [&>textarea]:h-4.5 [&>textarea]:resize-none [&>textarea]:overflow-hidden"
         error={refusal !== undefined && text !== '' && !named}
         inputRef={field}
         inputComponent="textarea"
@@ -75,16 +78,20 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
         onChange={(event) => dispatch(long ? broughtIn(event.target.value) : textEdited(event.target.value))}
       />
       <SiteChoice />
-      <div id="paste-answer" className="paste-answer" role="status">
+      <div
+        id="paste-answer"
+        className="col-start-2 max-desk:col-start-1 [&_.wrong]:text-brick [&_p]:mt-0.5 [&_p]:mb-0"
+        role="status"
+      >
         {missing && <p>{t('Nothing is saved in this browser under that address. Here is an example instead.')}</p>}
         <BatchRowNote />
         <FoundPlayer />
         <Suspense fallback={null}>{named && <FindByName key={text} words={text.trim()} />}</Suspense>
         {refusal && (
-          <p className={named || text.trim() === '' ? 'quiet' : 'wrong'}>
+          <p className={named || text.trim() === '' ? 'text-quiet' : 'wrong'}>
             {sayRefusal(refusal)}
             {refusal.code === 'notForVisitors' && (
-              <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(refusal.instead))}>
+              <button type="button" className="inline-remedy ml-2" onClick={() => dispatch(textEdited(refusal.instead))}>
                 {t('Use {instead}', { instead: refusal.instead.replace(/^https?:\/\//, '') })}
               </button>
             )}
@@ -121,7 +128,7 @@ function FoundPlayer(): ReactElement | null {
   }, [trusted, resolved, dispatch]);
   if (!link) return null;
   // The line stands from the start: an answer that comes late may not move what a publisher is about to press.
-  if (!resolved) return answers ? <p className="quiet">{t('The page is being asked for its player.')}</p> : null;
+  if (!resolved) return answers ? <p className="text-quiet">{t('The page is being asked for its player.')}</p> : null;
   const { found, refused } = resolved;
   if (usable)
     return (
@@ -132,23 +139,27 @@ function FoundPlayer(): ReactElement | null {
             {t('It is at {elsewhere}, another host than the page: use it only if you know it.', { elsewhere: usable.elsewhere })}
           </strong>
         )}{' '}
-        <button type="button" className="inline-remedy" onClick={() => dispatch(textEdited(found!.text))}>
+        <button type="button" className="inline-remedy ml-2" onClick={() => dispatch(textEdited(found!.text))}>
           {t('Use {frame}', { frame: (usable.item.frame ?? usable.item.canonical).replace(/^https?:\/\//, '').slice(0, 60) })}
         </button>
       </p>
     );
   if (refused)
     return (
-      <p className="quiet">{t('The page could not be asked for its player: {why}.', { why: WHY_NOT[refused] ?? refused })}</p>
+      <p className="text-quiet">
+        {t('The page could not be asked for its player: {why}.', { why: WHY_NOT[refused] ?? refused })}
+      </p>
     );
-  return <p className="quiet">{t('The page names no player of its own. If the host gives embed code, paste that instead.')}</p>;
+  return (
+    <p className="text-quiet">{t('The page names no player of its own. If the host gives embed code, paste that instead.')}</p>
+  );
 }
 
 /** Where a row of a batch is worked on, the way back to the others. */
 function BatchRowNote(): ReactElement | null {
   const row = useAppSelector((state) => /^batch-.*-(\d+)$/.exec(state.bench.present.id)?.[1]);
   return row === undefined ? null : (
-    <p className="quiet">
+    <p className="text-quiet">
       {t('Row {row} of the batch.', { row })} <Link to="/batch">{t('Back to the batch')}</Link>
     </p>
   );
@@ -165,7 +176,7 @@ function SiteChoice(): ReactElement {
   return (
     <ChoiceField
       label={t('For the site')}
-      className="site-choice"
+      className="site-choice grid gap-0 text-small leading-3.5 text-quiet [&_.box]:text-text"
       value={site?.id ?? ''}
       options={sites.map(({ id, name, column }) => [id, t('{name} · {column} px', { name, column })])}
       set={choose}

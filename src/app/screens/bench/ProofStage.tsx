@@ -9,5 +9,11 @@ export function ProofStage({ width, height, scale }: { width: number; height: nu
   const holder = useRef<HTMLDivElement>(null);
   useEffect(() => startProof(store, holder.current!), [store]);
   const page = { '--page-width': `${width}px`, '--page-height': `${height / scale}px`, '--page-scale': scale };
-  return <div className="sheet proof-sheet" ref={holder} style={{ width: width * scale, height, ...page }} />;
+  return (
+    <div
+      className="sheet proof-sheet [&>iframe]:h-(--page-height) [&>iframe]:w-(--page-width) [&>iframe]:[transform:scale(var(--page-scale))]"
+      ref={holder}
+      style={{ width: width * scale, height, ...page }}
+    />
+  );
 }

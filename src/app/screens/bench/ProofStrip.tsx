@@ -1,4 +1,3 @@
-import './proof.css';
 import { Button } from '@mui/material';
 import type { ReactElement } from 'react';
 import { useStore } from 'react-redux';
@@ -37,10 +36,10 @@ export function ProofStrip(): ReactElement {
         {STATIONS.map(({ moment, name, doing }, i) => (
           <div key={moment} className="station" data-moment={moment} data-live={moment === step}>
             <h2>{name}</h2>
-            {moment === step && <p className="proof-doing">{doing}</p>}
-            {step !== null && i < reached && <p className="quiet">{t('looked at')}</p>}
+            {moment === step && <p className="my-0.5 text-amber">{doing}</p>}
+            {step !== null && i < reached && <p className="text-quiet">{t('looked at')}</p>}
             {step === null && !rows.some(({ question }) => momentOf(question) === moment) && (
-              <p className="quiet">{t('nothing to look at')}</p>
+              <p className="text-quiet">{t('nothing to look at')}</p>
             )}
             <ul>
               {rows
@@ -53,7 +52,7 @@ export function ProofStrip(): ReactElement {
         ))}
         <Summary />
         {!WITHOUT_CREDENTIALS && (
-          <p className="quiet proof-signed">
+          <p className="text-quiet">
             {t(
               'This browser opens frames with your cookies. Where you are signed in at the host, you see what you see, not what visitors see: sign out there, or play it through in a private window.',
             )}
@@ -77,7 +76,10 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
     keepProof(store);
   };
   return (
-    <li className="proof-row" data-verdict={row.verdict}>
+    <li
+      className="proof-row mt-1 mr-1.5 mb-1.5 ml-0.5 grid gap-x-2 gap-y-0 border-l-3 border-l-hair pl-2 data-[verdict='as_asked']:border-l-green data-[verdict='not_seen']:border-dotted data-[verdict='not_seen']:border-l-amber data-[verdict=differs]:border-double data-[verdict=differs]:border-l-brick data-[verdict=differs]:[&_small]:font-semibold data-[verdict=differs]:[&_small]:text-brick [&_strong]:font-semibold"
+      data-verdict={row.verdict}
+    >
       <strong>{sayObserved(row)}</strong>
       {row.verdict === 'differs' && row.by === 'player' && <span>{t('asked: {expected}', { expected: sayExpected(row) })}</span>}
       <small>
@@ -85,11 +87,11 @@ function ProofLine({ row }: { row: ProofRow }): ReactElement {
         {row.by === 'person' && t(', as you saw it')}
       </small>
       {row.verdict === 'not seen' && (
-        <span className="line proof-answers">
-          <button type="button" className="inline-remedy" onClick={() => answer(true)}>
+        <span className="line mt-1">
+          <button type="button" className="inline-remedy ml-2" onClick={() => answer(true)}>
             {t('Yes')}
           </button>
-          <button type="button" className="inline-remedy" onClick={() => answer(false)}>
+          <button type="button" className="inline-remedy ml-2" onClick={() => answer(false)}>
             {t('No')}
           </button>
         </span>
@@ -103,18 +105,18 @@ function Summary(): ReactElement {
   const { step, proof }: ProofState = useAppSelector((state) => state.proof);
   const code = useAppSelector((state) => selectEmbed(state)?.code.text);
   return (
-    <div className="station proof-summary">
+    <div className="station [&_p]:my-0.5">
       <h2>{t('Play-through')}</h2>
       <p role="status">
         {step !== null ? t('Playing it as a visitor who was never here …') : proof && `${upper(sayProof(proof))}.`}
       </p>
       {step === null && proof && (
-        <p className="quiet">
+        <p className="text-quiet">
           {showMoment(proof.date)}
           {proof.code === code ? t('; kept with the embed.') : t('; the code has changed since.')}
         </p>
       )}
-      <div className="line proof-ends">
+      <div className="line mt-1">
         {step === null && (
           <Button variant="outlined" onClick={() => dispatch(proofBegun())}>
             {t('Once more')}

@@ -16,7 +16,7 @@ export function Proposals({ item }: { item: Item }): ReactElement | null {
   const proposals = propose(item.kind, item.unknown, card ?? undefined);
   if (proposals.length === 0) return null;
   return (
-    <details className="what-it-does" open={item.host === null && item.unknown.length === 0}>
+    <details className="what-it-does [&_summary]:cursor-pointer" open={item.host === null && item.unknown.length === 0}>
       <summary>{t('It may also take')}</summary>
       <div className="guesses">
         {' '}

@@ -54,7 +54,7 @@ function ZoomRail(): ReactElement {
     <div className="rail">
       <div className="rail-line">
         {Array.from({ length: NEAREST }, (_, i) => (
-          <i key={i} className="rail-page" style={{ left: `${(i / (NEAREST - 1)) * 100}%` }} />
+          <i key={i} className="absolute -top-1 h-3 w-px bg-line" style={{ left: `${(i / (NEAREST - 1)) * 100}%` }} />
         ))}
         <Mark
           id="zoom"
@@ -73,7 +73,7 @@ function ZoomRail(): ReactElement {
 const RailWords = ({ words }: { words: string }): ReactElement => (
   <div className="rail">
     <div className="rail-line" />
-    <p className="rail-words">{words}</p>
+    <p className="absolute inset-x-0 top-0.5 m-0 text-center text-quiet">{words}</p>
   </div>
 );
 
@@ -101,7 +101,7 @@ function TimeRail({ duration }: { duration: number }): ReactElement {
         />
         {stretch.loop === 'on' && (
           <svg
-            className="rail-loop"
+            className="rail-loop absolute bottom-1.5 h-4.5 overflow-visible"
             style={{ left: at(start), width: at(Math.max(0, end - start)) }}
             viewBox="0 0 100 20"
             preserveAspectRatio="none"
@@ -111,7 +111,7 @@ function TimeRail({ duration }: { duration: number }): ReactElement {
             <path d="M99 20 V6 Q99 2 95 2 H5 Q1 2 1 6 V18" vectorEffect="non-scaling-stroke" />
           </svg>
         )}
-        {now !== undefined && <i className="rail-now" style={{ left: at(now) }} />}
+        {now !== undefined && <i className="absolute -top-[5px] -ml-px h-3.5 w-0.5 bg-amber" style={{ left: at(now) }} />}
         <Mark id="start" name={t('Start')} value={start} most={duration} words={showTime(start)} left={at(start)} />
         <Mark id="end" name={t('End')} value={end} most={duration} words={showTime(end)} left={at(end)} />
       </div>
@@ -133,7 +133,7 @@ function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElem
     <div className="rail">
       <div className="rail-line">
         {Array.from({ length: Math.min(pages, 200) }, (_, i) => (
-          <i key={i} className="rail-page" style={{ left: at(i + 1) }} />
+          <i key={i} className="absolute -top-1 h-3 w-px bg-line" style={{ left: at(i + 1) }} />
         ))}
         <Mark
           id="page"
@@ -146,7 +146,7 @@ function PageRail({ pages, sheet }: { pages: number; sheet: string }): ReactElem
         />
       </div>
       {interval !== undefined && (
-        <p className="rail-words">
+        <p className="absolute inset-x-0 top-0.5 m-0 text-center text-quiet">
           {settings.loop === 'on'
             ? t('{sheet} by {sheet}, each {each}: {whole} in all, then again', {
                 sheet,

@@ -62,7 +62,7 @@ export function SeveralCodes({ close }: { close: () => void }): ReactElement {
         </>
       }
     >
-      <div className="several-codes">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(220px,1fr))] gap-x-4 gap-y-1">
         {FORMS.map(({ id }) => (
           <Tick
             key={id}

@@ -28,7 +28,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
   if (said === undefined && value === undefined) return null;
   if (said === value)
     return (
-      <p className="style-note">
+      <p className="marked my-2 border-l-green py-1.5">
         {t('House style of {site}', { site: site.name })}
         {why && <>: {why}</>}
       </p>
@@ -42,7 +42,9 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
     dispatch(styleTaken(value === undefined ? others : { ...others, [id]: value }));
   };
   return (
-    <div className="style-note" data-differs={said !== undefined}>
+    <div
+      className={`marked my-2 py-1.5 [&_.field]:mb-1.5 [&_p]:mt-0 [&_p]:mb-1.5 ${said === undefined ? 'border-l-green' : 'border-dashed border-l-amber'}`}
+    >
       {said !== undefined && (
         <p>
           {t('The house style of {site} says: {setting}', { site: site.name, setting: saySetting(id, said) })}
@@ -56,7 +58,7 @@ export function StyleNote({ id }: { id: SettingId }): ReactElement | null {
         set={setReason}
         control={{ maxLength: 200 }}
       />
-      <p className="line style-ways">
+      <p className="line">
         {said !== undefined && (
           <Button variant="outlined" onClick={() => dispatch(changed({ change: { [id]: said } }))}>
             {t('Put it back')}

@@ -15,6 +15,20 @@ import { labelOf } from '../../../messages/labels.ts';
 /** The states that a publisher need not be told in words: it simply works. */
 const PLAIN: readonly PlanState[] = ['sent', 'done here'];
 
+/** How far a setting is honoured, as the line under its sentence. */
+const LINE: Partial<Record<PlanState | 'untouched', string>> = {
+  untouched: 'border-b border-hair',
+  sent: 'border-b-2 border-green font-semibold',
+  'done here': 'border-b-3 border-double border-green font-semibold',
+  'in part': 'border-b-2 border-dashed border-amber font-semibold',
+  conflict: 'border-b-3 border-amber font-semibold',
+  'not offered': 'border-b-2 border-dotted border-quiet',
+  'not applicable': 'line-through',
+};
+const QUIET: readonly string[] = ['untouched', 'not offered', 'not applicable'];
+const AMBER: readonly string[] = ['in part', 'conflict'];
+const NOTE = 'ml-1 text-tiny whitespace-nowrap';
+
 export const tokenElementId = (id: SettingId): string => `token-${id}`;
 
 /** What a token shows, as plain values: most changes of the embed leave most tokens as they are. */
@@ -45,7 +59,7 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
     <button
       type="button"
       id={tokenElementId(id)}
-      className="token"
+      className={`token ${QUIET.includes(shown.state) ? 'text-quiet' : ''}`}
       data-state={shown.state}
       data-pointed={shown.pointed}
       aria-haspopup="dialog"
@@ -56,10 +70,16 @@ export const Token = memo(function Token({ id, brief = false }: { id: SettingId;
       onFocus={() => dispatch(pointedAt(id))}
       onBlur={() => dispatch(pointedAt(null))}
     >
-      <span className="token-words">{brief ? within(labelOf(id)) : saySetting(id, shown.asked)}</span>
-      {shown.offStyle && <small className="off-style">{` ${t('not as the house does')}`}</small>}
-      {shown.guessed && !brief && <small className="off-style">{` ${t('a guess')}`}</small>}
-      {shown.told && !brief && <small>{` ${STATE_WORDS[shown.state as PlanState]}`}</small>}
+      <span className={`leading-4.5 ${LINE[shown.state as PlanState] ?? 'border-b-2 border-transparent'}`}>
+        {brief ? within(labelOf(id)) : saySetting(id, shown.asked)}
+      </span>
+      {shown.offStyle && <small className={`${NOTE} font-semibold text-amber`}>{` ${t('not as the house does')}`}</small>}
+      {shown.guessed && !brief && <small className={`${NOTE} font-semibold text-amber`}>{` ${t('a guess')}`}</small>}
+      {shown.told && !brief && (
+        <small
+          className={`${NOTE} ${AMBER.includes(shown.state) ? 'text-amber' : ''}`}
+        >{` ${STATE_WORDS[shown.state as PlanState]}`}</small>
+      )}
     </button>
   );
 });

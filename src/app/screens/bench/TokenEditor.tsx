@@ -1,6 +1,6 @@
 import { Button, ClickAwayListener, Paper, Popper } from '@mui/material';
 import FocusTrap from '@mui/material/Unstable_TrapFocus';
-import { useCallback, useEffect, useRef, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, type ReactElement, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import type { Item } from '../../../core/model/item.ts';
 import type { PlanEntry } from '../../../core/model/plan.ts';
@@ -79,10 +79,14 @@ function EditorSheet({ id }: { id: SettingId }): ReactElement {
       placement="top-start"
       popperRef={(made) => void (popper.current = made)}
       modifiers={WITHIN}
-      className="editor-place"
+      className="z-1300"
     >
       <ClickAwayListener onClickAway={onClickAway}>
-        <Paper role="dialog" aria-label={labelOf(id)} className="editor-sheet">
+        <Paper
+          role="dialog"
+          aria-label={labelOf(id)}
+          className="max-h-[calc(100vh_-_16px)] overflow-auto border border-line [background-image:none] [box-shadow:none]"
+        >
           <FocusTrap open disableEnforceFocus disableRestoreFocus>
             <div ref={watch} tabIndex={-1}>
               <Editor id={id} close={close} />
@@ -108,9 +112,9 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
     (state) => id === 'autoplay' && embed !== null && offerOf('mute', embed.item, selectBook(state)) === 'offered',
   );
   return (
-    <div className="editor">
+    <div className="w-[340px] max-w-[90vw] px-4 py-3 [&_p]:mt-1 [&_p]:mb-2.5">
       <h3>{labelOf(id)}</h3>
-      <p className="quiet">{helpOf(id)}</p>
+      <p className="text-quiet">{helpOf(id)}</p>
       {withMute ? (
         <AutoplayField />
       ) : (
@@ -119,7 +123,7 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
       <CardNote id={id} />
       {entry ? <Outcome entry={entry} /> : <NotOffered id={id} />}
       <StyleNote id={id} />
-      <div className="editor-ends">
+      <div className="mt-2 flex justify-between">
         <Button disabled={value === undefined} onClick={() => dispatch(changed({ change: { [id]: null } }))}>
           {t('Reset')}
         </Button>
@@ -131,17 +135,18 @@ function Editor({ id, close }: { id: SettingId; close: () => void }): ReactEleme
   );
 }
 
+const Told = ({ children }: { children: ReactNode }): ReactElement => (
+  <p className="marked mt-2 mb-0 max-w-[420px] text-quiet">{children}</p>
+);
+
 /** What the card of the host tells of the setting, with its date. */
 function CardNote({ id }: { id: SettingId }): ReactElement | null {
   const card = useAppSelector(selectCard);
   const use = card?.settings[id];
   if (!card || !use) return null;
-  if (isProposed(use))
-    return <p className="card-note">{t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}</p>;
+  if (isProposed(use)) return <Told>{t('A guess: nobody has seen this host obey it yet. Play it through to find out.')}</Told>;
   const note = use.in === 'nowhere' ? { text: use.note, date: use.since } : use.note;
-  return note ? (
-    <p className="card-note">{t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}</p>
-  ) : null;
+  return note ? <Told>{t('{card}, as of {date}: {text}', { card: card.name, date: note.date, text: note.text })}</Told> : null;
 }
 
 /** Said before anything is set: later it is the outcome. */
@@ -152,14 +157,18 @@ function NotOffered({ id }: { id: SettingId }): ReactElement | null {
     return embed === null || offerOf(id, embed.item, selectBook(state)) === 'offered';
   });
   if (isOffered || !card) return null;
-  return <p className="card-note">{t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}</p>;
+  return <Told>{t('{card} does not offer this here: nothing would be sent for it.', { card: card.name })}</Told>;
 }
 
 function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
   const dispatch = useAppDispatch();
   const able = useAppSelector((state) => ableForm(entry, selectEmbed(state)!.item, selectSite(state)));
   return (
-    <div className="outcome" data-state={entry.state} role="status">
+    <div
+      className="mt-2.5 border-l-3 border-l-green px-2.5 py-1 data-[state='in_part']:border-l-amber data-[state='not_offered']:border-l-amber data-[state=conflict]:border-l-amber"
+      data-state={entry.state}
+      role="status"
+    >
       <p>{sayState(entry)}</p>
       {entry.fix && (
         <Button variant="outlined" color="warning" onClick={() => dispatch(changed({ change: entry.fix! }))}>

@@ -27,13 +27,13 @@ export function ValueField(props: ValueFieldProps): ReactElement {
   if (type.type === 'set') return <SetField {...props} options={type.options} />;
   if (type.type === 'picture')
     return (
-      <Suspense fallback={<p className="quiet">…</p>}>
+      <Suspense fallback={<p className="text-quiet">…</p>}>
         <CoverField {...props} />
       </Suspense>
     );
   if (props.id === 'transcript')
     return (
-      <Suspense fallback={<p className="quiet">…</p>}>
+      <Suspense fallback={<p className="text-quiet">…</p>}>
         <TranscriptField {...props} />
       </Suspense>
     );
@@ -118,7 +118,7 @@ function Offers({ id, value, set }: ValueFieldProps): ReactElement | null {
               : [];
   if (offers.length === 0) return null;
   return (
-    <div className="line offers">
+    <div className="line offers mb-2.5">
       {type === 'colour' && site && <small>{t('Colours of {site}:', { site: site.name })}</small>}
       {offers}
     </div>

@@ -16,7 +16,11 @@ export function WhatItDoes({ parameter, item }: { parameter: Parameter; item: It
   const take = async (one: Guess): Promise<void> => setFailed(!(await teachParameter(store, item, { parameter, guess: one })));
   if (likely.length === 0) return null;
   return (
-    <div className="what-it-does" role="group" aria-label={t('What does {raw} do?', { raw: parameter.raw })}>
+    <div
+      className="what-it-does [&_summary]:cursor-pointer"
+      role="group"
+      aria-label={t('What does {raw} do?', { raw: parameter.raw })}
+    >
       <small>{t('What does it do?')}</small>
       {likely.map((one) => (
         <Button key={one.setting} size="small" variant="outlined" onClick={() => void take(one)}>

@@ -35,21 +35,27 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
   const at = (pixels: number): string => `${(pixels / widest) * 100}%`;
   const column = Math.min(site.column, width - 2 * site.margin);
   return (
-    <div className="rule">
-      <div className="rule-line" aria-hidden="true">
+    <div className="relative mx-4 my-0 h-12">
+      <div
+        className="rule-line absolute [inset:30px_96px_4px_0] border-b border-b-line [&_i:nth-of-type(5n)]:h-2"
+        aria-hidden="true"
+      >
         {Array.from({ length: Math.floor(widest / 100) }, (_, i) => (
           <i key={i} style={{ left: at((i + 1) * 100) }} />
         ))}
-        <b className="rule-column" style={{ width: at(column) }}>
+        <b
+          className="absolute bottom-0 left-0 border-r-2 border-r-green bg-green-wash pl-1 text-tiny leading-[13px] font-normal whitespace-nowrap"
+          style={{ width: at(column) }}
+        >
           {t('column {column}', { column })}
         </b>
       </div>
-      <div className="rule-marks" ref={line}>
+      <div className="absolute [inset:0_96px_0_0]" ref={line}>
         {Object.entries(site.breakpoints).map(([name, pixels]) => (
           <button
             key={name}
             type="button"
-            className="rule-stop"
+            className="rule-stop absolute top-0 min-h-6 [transform:translateX(-50%)] px-1 py-0 text-small whitespace-nowrap text-quiet aria-pressed:font-bold aria-pressed:text-green"
             style={{ left: at(pixels) }}
             aria-pressed={width === pixels}
             onClick={() => dispatch(pageWidened(pixels))}
@@ -79,7 +85,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
       <NumberField
         label={t('Width of the page in pixels')}
         labelled="hidden"
-        className="rule-number"
+        className="rule-number absolute right-0 bottom-1 w-[82px] gap-x-[3px] gap-y-0 text-tiny leading-[13px] [&_.box]:min-h-6 [&_.box]:w-[62px] [&_.box]:flex-none [&_.box]:type-code"
         unit={t('px') + (room > 0 && scale < 1 ? t(' at {scale} %', { scale: Math.round(scale * 100) }) : '')}
         value={width}
         least={NARROWEST}

@@ -38,7 +38,7 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
     if (read) void send({ path, body: read.body, key: accessKey });
   };
   return (
-    <form className="connect-ask" data-sides onSubmit={ask}>
+    <form className="connect-ask mt-4 grid gap-3 [&>:first-child]:col-span-full" data-sides onSubmit={ask}>
       <TextField
         size="small"
         select
@@ -67,9 +67,9 @@ export function AskPart({ accessKey }: { accessKey: string }): ReactElement | nu
           error={!read}
           helperText={read ? '' : t('This is no JSON: look for a missing comma or quotation mark.')}
           slotProps={{ htmlInput: { spellCheck: false } }}
-          className="connect-code-field"
+          className="[&_textarea]:type-code"
         />
-        <p className="connect-send">
+        <p className="mt-3!">
           <Button type="submit" variant="outlined" disabled={!read || asking}>
             {t('Send')}
           </Button>

@@ -18,7 +18,11 @@ export function BrowserPart(): ReactElement {
           'Drag <a>To the Bench</a> to your bookmarks. Press it on the page of a video, a map or anything else, and the Bench opens with that page’s link.',
           {
             a: (inside) => (
-              <a ref={asBookmark} className="bookmark" onClick={(event) => event.preventDefault()}>
+              <a
+                ref={asBookmark}
+                className="cursor-grab rounded-[4px] border border-current px-2.5 py-[3px] text-inherit no-underline"
+                onClick={(event) => event.preventDefault()}
+              >
                 {inside}
               </a>
             ),
@@ -27,7 +31,7 @@ export function BrowserPart(): ReactElement {
       </p>
       <p>{t('Any program can do the same by opening this address with a link at its end:')}</p>
       <CopyLine text={takes} name={t('the address that takes a link')} />
-      <p className="quiet">
+      <p className="text-quiet">
         {t(
           'Installed as an application (by the menu of the browser), Refenestra is among the places to which a phone shares links, and it opens without a network: what you have made is there, and can be changed, saved and copied. Only previews and facts of hosts need a network.',
         )}

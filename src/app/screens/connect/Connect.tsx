@@ -12,9 +12,9 @@ import { rich } from '../../ui/rich.tsx';
 export function Connect(): ReactElement {
   const [key, setKey] = useState('');
   return (
-    <div className="connect">
+    <div className="connect max-w-[1180px] px-4 pt-3 pb-12 [&_p]:m-0 [&_p]:mb-2.5 [&_p:not(.copy-line)]:max-w-[720px] [&_section]:mt-6">
       <h1>{t('Connect')}</h1>
-      <p className="quiet">
+      <p className="text-quiet">
         {t('Right embeds where you write: from your browser, from a page editor, from a program of your own.')}
       </p>
       <BrowserPart />

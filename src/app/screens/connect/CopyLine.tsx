@@ -12,12 +12,12 @@ export function CopyLine({ text, name }: { text: string; name: string }): ReactE
       () => setTold(t('The browser does not let pages copy. Select the line, and copy it.')),
     );
   return (
-    <p className="copy-line">
+    <p className="copy-line col-span-full flex max-w-none flex-wrap items-center gap-x-3 gap-y-1">
       <code>{text}</code>
       <Button size="small" aria-label={t('Copy {name}', { name })} onClick={copy}>
         {t('Copy')}
       </Button>
-      <span role="status" className="quiet">
+      <span role="status" className="text-quiet">
         {told}
       </span>
     </p>

@@ -33,11 +33,11 @@ export function EditorPart(): ReactElement {
           'Editors that speak oEmbed turn a link that stands alone on a line into a player. Give them this address as the provider, and every link that the Host book knows becomes the code of your site, in its house style.',
         )}
       </p>
-      <form className="line connect-fields" onSubmit={send}>
+      <form className="line mb-2.5 items-start gap-3 [&>div]:min-w-[180px]" onSubmit={send}>
         <ServerSitePick label={t('Site')} site={site} choose={setSite} />
         <TextField
           size="small"
-          className="connect-long"
+          className="flex-[1_1_320px]"
           label={t('A link to try it with')}
           value={url}
           onChange={({ target }) => setLink(target.value)}

@@ -46,7 +46,7 @@ export function JobsPart({ accessKey: key }: { accessKey: string }): ReactElemen
       </p>
       <OrderJob accessKey={key} changed={changed} />
       {error !== undefined && <p className="wrong">{sayJobRefusal(whyRefused(error))}</p>}
-      {error === undefined && jobs?.length === 0 && <p className="quiet">{t('No job yet.')}</p>}
+      {error === undefined && jobs?.length === 0 && <p className="text-quiet">{t('No job yet.')}</p>}
       {error === undefined && jobs && jobs.length > 0 && (
         <Table size="small" aria-label={t('Jobs')}>
           <TableHead>
@@ -99,7 +99,7 @@ function JobRow({ job, accessKey: key, changed }: JobRowProps): ReactElement {
             aria-label={t('How far {name} has come', { name })}
           />
         )}
-        <small className="quiet">
+        <small className="block text-quiet">
           {t('{made} of {parts, plural, one {# part} other {# parts}}', { made, parts })}
           {failed > 0 && t(', {failed} failed: {why}', { failed, why: job.why ?? '' })}
         </small>
@@ -134,8 +134,8 @@ function OrderJob({ accessKey: key, changed }: Omit<JobRowProps, 'job'>): ReactE
     });
   };
   return (
-    <form className="connect-ask" onSubmit={send}>
-      <div className="line connect-fields">
+    <form className="connect-ask mt-4 grid gap-3 [&>:first-child]:col-span-full" onSubmit={send}>
+      <div className="line mb-2.5 items-start gap-3 [&>div]:min-w-[180px]">
         <TextField
           size="small"
           select

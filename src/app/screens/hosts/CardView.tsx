@@ -34,9 +34,9 @@ export function CardView({ card, whose }: { card: HostCard; whose: Whose }): Rea
   const told = inLanguage(card, language());
   return (
     <>
-      <header className="line card-head">
+      <header className="line items-baseline gap-x-4 gap-y-1">
         <h2>{card.name}</h2>
-        <span className="quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
+        <span className="text-quiet">{t('{whose}, as of {updated}', { whose: WHOSE[whose], updated: card.updated })}</span>
         <Actions card={card} own={own} />
       </header>
       <h3>{t('From link to frame')}</h3>
@@ -82,7 +82,7 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
     void keepCards(store, [{ ...card, id, name: `${card.name} (copy)`.slice(0, 60) }]).then(() => navigate(`/hosts/${id}/edit`));
   };
   return (
-    <span className="card-actions">
+    <span className="ml-auto">
       {own && <Button onClick={() => void navigate(`/hosts/${card.id}/teach`)}>{t('Teach it more')}</Button>}
       {own && <Button onClick={() => void navigate(`/hosts/${card.id}/edit`)}>{t('Edit')}</Button>}
       <Button onClick={copy}>{t('Copy as my own')}</Button>
@@ -94,9 +94,10 @@ function Actions({ card, own }: { card: HostCard; own: boolean }): ReactElement 
 
 function SettingsTable({ card }: { card: HostCard }): ReactElement {
   const ids = Object.keys(card.settings) as SettingId[];
-  if (ids.length === 0) return <p className="quiet">{t('This host honours no settings; only the frame itself can be set.')}</p>;
+  if (ids.length === 0)
+    return <p className="text-quiet">{t('This host honours no settings; only the frame itself can be set.')}</p>;
   return (
-    <table className="card-settings">
+    <table className="[&_:is([data-how='in_part'],[data-how=withdrawn])_td]:text-amber">
       <thead>
         <tr>
           <th scope="col">{t('Setting')}</th>

@@ -21,7 +21,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
     own.some((one) => one.id === cardId) ? 'own' : team.includes(cardId) ? 'team' : 'shipped';
   const card = cards.find((one) => one.id === id);
   return (
-    <div className="hosts">
+    <div className="hosts grid h-full grid-cols-[152px_minmax(0,1fr)] max-desk:block max-desk:overflow-auto [&_h2]:my-0 [&_h2]:text-head">
       <nav className="side-list" aria-label={t('Host cards')}>
         <h1>{t('Host book')}</h1>
         <NavLink to="/hosts" end>
@@ -29,7 +29,7 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         </NavLink>
         <NavLink to="/hosts/teach">{t('Teach a host')}</NavLink>
         <NavLink to="/hosts/libraries">{t('Card libraries')}</NavLink>
-        <ul>
+        <ul className="max-desk:columns-2">
           {cards.map(({ id: cardId, name }) => (
             <li key={cardId}>
               <NavLink to={`/hosts/${cardId}`}>
@@ -40,11 +40,11 @@ export function HostBook({ part }: { part: 'grid' | 'card' | 'edit' | 'libraries
         </ul>
         <Imports />
       </nav>
-      <section className="hosts-part">
+      <section className="min-w-0 overflow-auto px-2 py-4">
         {part === 'grid' && <HostGrid cards={cards} />}
         {part === 'libraries' && <Libraries />}
         {(part === 'card' || part === 'edit') && !card && cards.length > 0 && (
-          <p className="quiet">{t('No card has the id “{id}”. Choose one from the list, or bring one in.', { id })}</p>
+          <p className="text-quiet">{t('No card has the id “{id}”. Choose one from the list, or bring one in.', { id })}</p>
         )}
         {part === 'card' && card && <CardView key={id} card={card} whose={whose(id)} />}
         {part === 'edit' && card && <CardEditor key={id} card={card} />}

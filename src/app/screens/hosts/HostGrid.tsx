@@ -33,7 +33,7 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
   const shown = kind === '' ? cards : cards.filter((card) => Object.values(card.targets).some((target) => target.kind === kind));
   return (
     <>
-      <div className="grid-filters">
+      <div className="mt-0 mb-1.5 flex gap-2">
         <SearchField label={t('Find a setting')} value={words} set={setWords} />
         <ChoiceField
           label={t('Kind of item')}
@@ -43,13 +43,18 @@ export function HostGrid({ cards }: { cards: readonly HostCard[] }): ReactElemen
           set={setKind}
         />
       </div>
-      <p className="quiet grid-key">
+      <p className="mt-0 mb-2 text-quiet">
         {t(
           'A word is what the host is sent for the setting. ◐ in part: point at it for what really happens. ✗ withdrawn by the host. ✓ done by the code itself, at any host. · not offered.',
         )}
       </p>
-      <div className="grid-frame" tabIndex={0} role="region" aria-label={t('All hosts against all settings')}>
-        <table className="grid">
+      <div
+        className="grid-frame relative max-h-[calc(100vh_-_120px)] overflow-auto border border-line bg-pane"
+        tabIndex={0}
+        role="region"
+        aria-label={t('All hosts against all settings')}
+      >
+        <table className="book-grid [border-collapse:separate] [border-spacing:0] text-small [&_a]:font-bold [&_a]:text-green">
           <thead>
             <tr>
               <th scope="col">{t('Setting')}</th>

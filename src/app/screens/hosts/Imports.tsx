@@ -33,13 +33,13 @@ export function Imports(): ReactElement {
     });
   };
   return (
-    <div className="imports">
+    <div className="imports flex flex-col items-start gap-1 border-t border-t-hair pt-2">
       <TextFileButton words={t('Bring in cards')} accept={JSON_FILES} multiple give={takeCards} />
       <Button disabled={own.length === 0} onClick={() => saveFile('host-cards.json', JSON.stringify(own, null, 2))}>
         {t('Export my cards')}
       </Button>
       <TextFileButton words={t('Bring in a provider list')} accept={JSON_FILES} give={takeProviders} />
-      <p className="quiet">
+      <p className="text-quiet">
         {providers.length > 0
           ? t('{count} oEmbed providers are asked for links of no card.', { count: providers.length })
           : t('A list in the format of the oEmbed registry lets links of no card be asked.')}
@@ -47,7 +47,7 @@ export function Imports(): ReactElement {
       <div role="status">
         {answer && <p>{answer.words}</p>}
         {answer && answer.problems.length > 0 && (
-          <ul className="card-problems">
+          <ul className="card-problems *:py-[3px]">
             {answer.problems.slice(0, 20).map((problem) => (
               <li key={problem}>{problem}</li>
             ))}

@@ -35,7 +35,7 @@ export function Libraries(): ReactElement {
     await read(library.address);
   };
   return (
-    <div className="libraries">
+    <div className="max-w-[960px]">
       <h2>{t('Card libraries')}</h2>
       <p>
         {t(
@@ -56,7 +56,7 @@ export function Libraries(): ReactElement {
         </Button>
       </form>
       {libraries.length === 0 && !looked && (
-        <div className="libraries-none">
+        <div className="max-w-[70ch]">
           <p>
             {t(
               'A list names each card with its version and a checksum, so that nothing comes in changed on the way. Cards that you made or changed yourself are never overwritten without being asked.',
@@ -73,10 +73,10 @@ export function Libraries(): ReactElement {
         </div>
       )}
       {libraries.length > 0 && (
-        <ul className="libraries-kept">
+        <ul className="*:border-t *:border-hair *:py-1.5">
           {libraries.map(({ address, name, looked: when, taken }) => (
             <li key={address}>
-              <strong>{name}</strong> <small className="quiet">{address}</small>
+              <strong>{name}</strong> <small className="text-quiet">{address}</small>
               <br />
               {t('{count, plural, one {# card} other {# cards}} taken; looked at on {date}', {
                 count: taken.length,
@@ -124,9 +124,9 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
   return (
     <section aria-label={t('What is in {library}', { library: library.name })}>
       <h3>{library.name}</h3>
-      <ul className="library-steps">
+      <ul className="*:border-t *:border-hair *:py-1.5 [&_p]:mt-0.5 [&_p]:mb-0 [&_p]:ml-6.5">
         {steps.map((step) => (
-          <li key={step.id} data-what={step.what}>
+          <li key={step.id}>
             <Tick
               label={'card' in step ? step.card.name : step.id}
               on={chosen.has(step.id)}
@@ -135,7 +135,7 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
             />{' '}
             <small>{t('version {version}, {step}', { version: step.version, step: STEP_WORDS[step.what] })}</small>
             {step.what === 'refused' && <p className="wrong">{sayCardRefusal(step.refusal)}</p>}
-            {'changes' in step && <p className="quiet">{step.changes.map(sayCardChange).join('; ')}</p>}
+            {'changes' in step && <p className="text-quiet">{step.changes.map(sayCardChange).join('; ')}</p>}
           </li>
         ))}
       </ul>

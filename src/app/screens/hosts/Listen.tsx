@@ -49,11 +49,11 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
   };
   const now = step === null ? null : LISTENING[steps[step]!];
   return (
-    <section className="card-listen" aria-label={t('Its player')} id="listen">
+    <section aria-label={t('Its player')} id="listen">
       <h3>{t('Its player')}</h3>
       <div role="status">
         {now && <p>{now.asked}</p>}
-        {now && <p className="quiet">{sayHeard(count)}</p>}
+        {now && <p className="text-quiet">{sayHeard(count)}</p>}
         {found && <Found found={found} />}
         {!now && !found && (
           <p>
@@ -65,7 +65,7 @@ export function Listen({ card }: { card: HostCard }): ReactElement | null {
           </p>
         )}
       </div>
-      <div className="listen-ends">
+      <div>
         {now && (
           <>
             <Button variant="contained" onClick={() => next(steps[step!]!)}>

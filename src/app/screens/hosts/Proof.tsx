@@ -34,7 +34,7 @@ export function Proof({ card }: { card: HostCard }): ReactElement {
       .finally(() => setStep(null));
   };
   return (
-    <section className="card-proof" aria-label={t('Proof')} aria-busy={step !== null}>
+    <section aria-label={t('Proof')} aria-busy={step !== null}>
       <h3>{t('Proof')}</h3>
       <p role="status">
         {step?.doing === 'asking' && t('Asking for the frames: {done} of {all} …', { done: step.done, all: step.all })}
@@ -61,7 +61,7 @@ function Proved({ proof: { links, played } }: { proof: CardProof }): ReactElemen
   return (
     <>
       {wrong.length > 0 && (
-        <ul className="card-problems">
+        <ul className="card-problems *:py-[3px]">
           {wrong.map((one, i) => (
             <li key={i}>
               <code>{one.text}</code> {sayProvedLink(one)}
@@ -70,7 +70,7 @@ function Proved({ proof: { links, played } }: { proof: CardProof }): ReactElemen
         </ul>
       )}
       {Object.entries(played).map(([target, rows]) => (
-        <ul key={target} className="card-played" aria-label={t('What its player did: {target}', { target })}>
+        <ul key={target} className="[columns:260px]" aria-label={t('What its player did: {target}', { target })}>
           {rows
             .filter(({ verdict }) => verdict !== 'told')
             .map((row) => (

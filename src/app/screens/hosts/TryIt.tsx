@@ -38,10 +38,10 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
     setWays([]);
   };
   return (
-    <section className="card-try" aria-label={t('Try a setting')}>
+    <section aria-label={t('Try a setting')}>
       <h3>{t('Try a setting')}</h3>
       <p>{t('Nobody has shown how this host spells it? See its player without the setting and with it, beside each other.')}</p>
-      <div className="line try-ends">
+      <div className="line my-2 [&_[aria-pressed=true]]:bg-green-wash">
         <SettingPick
           possible={open}
           words={t('Find spellings')}
@@ -53,7 +53,7 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
         />
       </div>
       {asked && (
-        <div className="line try-ends" role="group" aria-label={t('Spellings to try')}>
+        <div className="line my-2 [&_[aria-pressed=true]]:bg-green-wash" role="group" aria-label={t('Spellings to try')}>
           {[...ways, ...(typed ? [typed] : [])].map((one) => (
             <Button key={one.raw} variant="outlined" aria-pressed={one.raw === way?.raw} onClick={() => setWay(one)}>
               {one.raw}
@@ -64,7 +64,7 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
       )}
       {way && (
         <>
-          <div className="beside">
+          <div className="beside grid grid-cols-[repeat(auto-fit,minmax(min(320px,100%),1fr))] gap-4 [&_figcaption]:font-semibold [&_figure]:m-0 [&_figure]:min-w-0">
             <Player
               key="without"
               card={card}
@@ -73,7 +73,7 @@ export function TryIt({ card }: { card: HostCard }): ReactElement | null {
             />
             <Player key={way.raw} card={card} proposal={way} words={t('With {raw}', { raw: way.raw })} />
           </div>
-          <div className="line try-ends">
+          <div className="line my-2 [&_[aria-pressed=true]]:bg-green-wash">
             <Button variant="contained" onClick={() => void keep(true)}>
               {t('It does what was asked')}
             </Button>
@@ -119,7 +119,7 @@ function Player({ card, proposal, words }: { card: HostCard; proposal: Proposal 
     <figure>
       <figcaption>{words}</figcaption>
       <div ref={holder} className="card-stage" />
-      <p className="quiet">{report ? sayReport(report) : sayHeard(count)}</p>
+      <p className="text-quiet">{report ? sayReport(report) : sayHeard(count)}</p>
     </figure>
   );
 }

@@ -20,15 +20,15 @@ export function Turning({ text, words, host, book, children }: Props): ReactElem
   const { item, refusal } = read;
   const ids = Object.values(item?.captures ?? {});
   return (
-    <li>
-      <small>{words}</small>
-      <span className="turning-link">
+    <li className="col-span-full grid grid-cols-subgrid items-baseline border-t border-hair py-[5px]">
+      <small className="max-w-[170px]">{words}</small>
+      <span className="turning-link type-code wrap-anywhere [&_[data-role='form']]:text-quiet [&_[data-role='setting']]:border-b-2 [&_[data-role='setting']]:border-b-line">
         <Taken text={text} segments={anatomy(text, read, book)} />
       </span>
-      <span className="turning-sign" aria-label={t('turns into')}>
+      <span className="text-quiet" aria-label={t('turns into')}>
         ⟶
       </span>
-      <span className="turning-frame">
+      <span className="turning-frame type-code wrap-anywhere [&_em]:[font-family:var(--sans)] [&_em]:text-amber">
         {item ? (
           <Marked text={item.frame ?? t('script code: the host has no frame')} parts={ids} />
         ) : (

@@ -57,7 +57,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
         );
   };
   return (
-    <div className="order-add">
+    <div className="order-add [&_.order-preview]:min-h-[260px] [&_ul]:mt-2 [&_ul]:mb-0">
       <WordsField
         label={t('Add by link, or from the Shelf by its title')}
         labelled="above"
@@ -88,7 +88,7 @@ export function AddEntries({ entries, add, told }: Props): ReactElement {
             </li>
           ))}
           {shelf.length > MOST_SHOWN && (
-            <li className="quiet">{t('and {count} more: type, or choose above', { count: shelf.length - MOST_SHOWN })}</li>
+            <li className="text-quiet">{t('and {count} more: type, or choose above', { count: shelf.length - MOST_SHOWN })}</li>
           )}
         </ul>
       )}

@@ -54,13 +54,13 @@ export function Entries({ entries, notes, set }: Props): ReactElement {
   const shown = entries.slice(0, most);
   return (
     <>
-      <p className="quiet">
+      <p className="text-quiet">
         {t('{count, plural, one {# entry} other {# entries}}', { count: entries.length })}
         {whole > 0 && t(', {whole} in all as far as lengths are known', { whole: showTime(Math.round(whole)) })}
       </p>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved} accessibility={MOVING}>
         <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ol className="order-entries" aria-label={t('Entries in their order')}>
+          <ol className="order-entries [&_small]:wrap-anywhere" aria-label={t('Entries in their order')}>
             {shown.map((entry, i) => (
               <Row
                 key={entry.id}
@@ -122,12 +122,19 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
   return (
     <li
       ref={setNodeRef}
+      className="grid grid-cols-[40px_minmax(0,1fr)] gap-2 border-t border-hair bg-ground py-2"
       style={{ transform: transform ? `translate3d(${transform.x}px,${transform.y}px,0)` : undefined, transition }}
     >
-      <button type="button" className="order-handle" aria-label={t('Move {name}', { name })} {...attributes} {...listeners}>
+      <button
+        type="button"
+        className="order-handle min-h-8 cursor-grab touch-none border border-hair bg-pane text-quiet"
+        aria-label={t('Move {name}', { name })}
+        {...attributes}
+        {...listeners}
+      >
         {place}
       </button>
-      <div>
+      <div className="grid gap-0.5">
         <WordsField
           label={t('Title of entry {place}', { place })}
           labelled="hidden"
@@ -135,9 +142,9 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
           value={entry.title}
           set={(title) => set({ title })}
         />
-        <small className="quiet">{entry.address}</small>
+        <small className="text-quiet">{entry.address}</small>
         {entry.seconds !== undefined && <ClipRail entry={entry} place={place} seconds={entry.seconds} set={set} />}
-        <span className="line order-clip">
+        <span className="line gap-x-3 gap-y-1 [&_.box]:w-[72px]">
           <TimeField
             label={t('from')}
             name={t('Entry {place} from', { place })}
@@ -174,7 +181,7 @@ function Row({ entry, place, notes, set, remove, split }: RowProps): ReactElemen
         {said !== '' && <small role="status">{said}</small>}
         {entry.transcript.length > 0 && <Transcript transcript={entry.transcript} />}
         {notes.map((note) => (
-          <small key={note} className="order-note">
+          <small key={note} className="text-amber">
             {sayPlayNote(note)}
           </small>
         ))}

@@ -38,7 +38,7 @@ export function OrderChecks({ order, page, site, change }: Props): ReactElement 
     setAsking(false);
   };
   return (
-    <section className="order-checks" aria-label={t('Checks')}>
+    <section aria-label={t('Checks')}>
       <h2>
         {t('Checks')} <small>{t('{passed} of {all} hold', { passed: looked.length - failing.size, all: looked.length })}</small>{' '}
         <Button disabled={asking} onClick={() => void ask()}>

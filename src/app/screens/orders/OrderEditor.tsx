@@ -46,9 +46,9 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
   return (
     <>
       <section className="order" aria-label={t('The running order')}>
-        <header>
+        <header className="line gap-x-3 gap-y-1">
           <WordsField label={t('Name')} value={draft.name} set={(name) => change({ name })} />
-          <span className="quiet" role="status">
+          <span className="text-quiet" role="status">
             {state === 'kept' ? t('Kept') : t('Keeping …')}
           </span>
           <Button disabled={!undo} onClick={() => undo?.()}>
@@ -74,8 +74,11 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           set={(entries) => change({ entries })}
         />
       </section>
-      <section className="order-page" aria-label={t('The page')}>
-        <div className="order-how">
+      <section
+        className="flex flex-col gap-2 border-l-2 border-l-line max-[1001px]:border-t-2 max-[1001px]:border-l-0 max-[1001px]:border-t-line"
+        aria-label={t('The page')}
+      >
+        <div className="line gap-x-3 gap-y-1">
           <ChoiceField
             label={t('Layout')}
             value={draft.layout}
@@ -92,7 +95,7 @@ export function OrderEditor({ order }: { order: Order }): ReactElement {
           <Tick label={t('Files can be saved')} on={draft.download} set={(download) => change({ download })} />
           <Tick label={t('Begins by itself, without sound')} on={draft.autoplay} set={(autoplay) => change({ autoplay })} />
           {site && style && style.rules.length > 0 && (
-            <small className="quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
+            <small className="text-quiet">{t('Players follow the house style of {site}.', { site: site.name })}</small>
           )}
           <ChoiceField
             label={t('Volume')}
@@ -155,11 +158,11 @@ function News({ order, take }: { order: Order; take: (to: (before: Order) => Ord
     take((before) => withNews(before, found).order);
   };
   return (
-    <p className="order-news">
+    <p>
       <Button variant="outlined" onClick={() => void readAgain()}>
         {t('What is new')}
       </Button>{' '}
-      <span role="status">{said}</span> <small className="quiet">{order.feed}</small>
+      <span role="status">{said}</span> <small className="text-quiet">{order.feed}</small>
     </p>
   );
 }
@@ -187,7 +190,7 @@ function Named({
   };
   if (waiting === 0 && said === '') return null;
   return (
-    <p className="order-news">
+    <p>
       {waiting > 0 && (
         <Button variant="outlined" onClick={() => void bring()}>
           {t('Bring in the transcripts and chapters of {count, plural, one {# entry} other {# entries}}', { count: waiting })}

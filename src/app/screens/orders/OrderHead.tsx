@@ -18,7 +18,7 @@ const COVER = { size: { width: 144, height: 144 }, ratio: '1:1', most: 12_000 };
 
 /** What stands around the entries of the page: a cover, and links to where it can be had. */
 export const OrderHead = ({ order, change }: Props): ReactElement => (
-  <details className="order-head">
+  <details className="order-head [&_.inline-remedy]:text-small">
     <summary>{t('Cover and links')}</summary>
     <Cover order={order} change={change} />
     <Links order={order} change={change} />
@@ -36,7 +36,7 @@ function Cover({ order: { cover, coverAt }, change }: Props): ReactElement {
     else change({ cover: made });
   };
   return (
-    <div className="line order-cover">
+    <div className="line order-cover my-2 items-end">
       {cover !== undefined && <img src={cover} alt={t('The cover as it is')} width="72" height="72" />}
       <FileButton
         words={t('Choose a picture file')}
@@ -83,7 +83,7 @@ function Links({ order: { links }, change }: Props): ReactElement {
           </li>
         ))}
       </ul>
-      <form className="line order-link" onSubmit={add}>
+      <form className="line my-2 items-end" onSubmit={add}>
         <WordsField label={t('Words of a link')} labelled="above" value={words} set={setWords} />
         <WordsField label={t('Its address')} labelled="above" placeholder="https://…" value={address} set={setAddress} />
         <Button type="submit" variant="outlined" disabled={page === null || words.trim() === '' || links.length >= 20}>

@@ -15,12 +15,12 @@ export function OrderKept({ order, goBack }: Props): ReactElement | null {
   const kept = useLiveQuery(() => findOrder(order.id), [order.id]);
   if (!kept) return null;
   return (
-    <details className="order-kept">
+    <details className="order-kept [&_.inline-remedy]:text-small">
       <summary>{t('Where it stands, and its versions')}</summary>
       <h3>{t('Placed on')}</h3>
       <Placements placed={kept.placed} set={(placed) => void savePlaced(order.id, placed)} />
       <h3>{t('Versions')}</h3>
-      {kept.versions.length === 0 && <p className="quiet">{t('The code was not taken yet.')}</p>}
+      {kept.versions.length === 0 && <p className="text-quiet">{t('The code was not taken yet.')}</p>}
       <ul className="detail-list">
         {kept.versions.map(({ taken, order: was }) => (
           <li key={taken}>

@@ -51,10 +51,10 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
       () => setSaid(t('The browser refused to copy. Take it as a file on your site instead.')),
     );
   return (
-    <div className="order-out">
+    <div className="line gap-x-3 gap-y-1 [&_details]:flex-[1_0_100%]">
       <ChoiceField label={t('Code')} value={id} options={Object.entries(FORM_WORDS)} set={setId} />
       <Tick label={t('With its text around it, for search engines')} on={text} set={setText} />
-      <span className="quiet">
+      <span className="text-quiet">
         {FORM_NOTES[id]} {showNumber(sizeOf(code) / 1000, { minimumFractionDigits: 1, maximumFractionDigits: 1 })} kB
       </span>
       {stripped && (
@@ -62,7 +62,7 @@ export function OrderOut({ order, page, site }: Props): ReactElement {
           {t('The editor of {site} takes scripts out of pasted code, and this needs one.', { site: site.name })}
         </span>
       )}
-      <div className="line order-take">
+      <div className="line flex-[1_0_100%] gap-x-3 gap-y-1">
         <Button variant="contained" disabled={order.entries.length === 0} onClick={copy}>
           {t('Copy the code')}
         </Button>

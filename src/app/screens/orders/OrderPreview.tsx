@@ -34,5 +34,10 @@ export function OrderPreview({ order, page }: { order: Order; page: OrderPage })
   }, [code, store, night]);
   const stage = useRef<ReturnType<typeof openStage> | null>(null);
   useEffect(() => () => stage.current?.close(), []);
-  return <div ref={holder} className="order-preview" />;
+  return (
+    <div
+      ref={holder}
+      className="order-preview min-h-[420px] flex-1 [&>iframe]:size-full [&>iframe]:min-h-[inherit] [&>iframe]:border [&>iframe]:border-hair"
+    />
+  );
 }

@@ -56,7 +56,7 @@ export function OrderProof({ order, site }: { order: Order; site: Site }): React
   };
   const right = seen.filter(({ verdict }) => verdict.code === 'right').length;
   return (
-    <section className="order-proof" aria-label={t('Play-through')}>
+    <section className="[&_ul]:mt-1 [&_ul]:mb-0" aria-label={t('Play-through')}>
       {running ? (
         <Button variant="outlined" onClick={() => running.abort()}>
           {t('Stop')}
@@ -71,10 +71,14 @@ export function OrderProof({ order, site }: { order: Order; site: Site }): React
           ? t('Playing the beginning and the end of each entry, without sound: {seen} seen.', { seen: seen.length })
           : seen.length > 0 && t('{right} of {seen} as they should be.', { right, seen: seen.length })}
       </span>
-      <div ref={holder} className="order-stage" hidden={!running} />
+      <div
+        ref={holder}
+        className="[&>iframe]:h-[260px] [&>iframe]:w-full [&>iframe]:border [&>iframe]:border-hair"
+        hidden={!running}
+      />
       <ul>
         {seen.map(({ probe, verdict }, i) => (
-          <li key={i} data-right={verdict.code === 'right'}>
+          <li key={i} className={verdict.code === 'right' ? 'marked border-l-green' : 'marked border-double border-l-amber'}>
             {sayProved(probe, verdict, order)}
           </li>
         ))}

@@ -1,4 +1,3 @@
-import './orders.css';
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';
@@ -20,7 +19,7 @@ export function Orders(): ReactElement {
   const kept = useLiveQuery(listOrders);
   const order = kept?.orders.find((one) => one.order.id === id)?.order;
   return (
-    <div className="orders">
+    <div className="orders grid h-full grid-cols-[220px_minmax(0,2fr)_minmax(0,3fr)] *:min-w-0 *:overflow-auto *:p-4 max-[1001px]:block max-[1001px]:overflow-auto max-[1001px]:*:overflow-visible">
       <nav className="side-list" aria-label={t('Running orders')}>
         <h1>{t('Running orders')}</h1>
         <Begin />
@@ -28,7 +27,7 @@ export function Orders(): ReactElement {
           {kept?.orders.map(({ order: one }) => (
             <li key={one.id}>
               <NavLink to={`/orders/${one.id}`}>
-                {one.name || t('Without a name')} <small className="quiet">{one.entries.length}</small>
+                {one.name || t('Without a name')} <small className="text-quiet">{one.entries.length}</small>
               </NavLink>
             </li>
           ))}
@@ -42,7 +41,7 @@ export function Orders(): ReactElement {
       {order ? (
         <OrderEditor key={order.id} order={order} />
       ) : (
-        <section className="orders-none" aria-label={t('What they are for')}>
+        <section className="col-[2_/_-1] max-w-[70ch]" aria-label={t('What they are for')}>
           {id !== undefined && kept && <p className="wrong">{t('There is no running order at this address.')}</p>}
           <p>
             {t(
@@ -94,7 +93,7 @@ function Begin(): ReactElement {
     await bring(answer.text, answer.address);
   };
   return (
-    <div className="orders-begin">
+    <div className="grid justify-items-start gap-2 [&_.field]:w-full">
       <Button variant="contained" onClick={() => void keep(fresh({ name: t('New running order') }))}>
         {t('New running order')}
       </Button>

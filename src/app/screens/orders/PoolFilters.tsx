@@ -32,7 +32,7 @@ export function PoolFilters({ embeds, sought, set }: Props): ReactElement {
   const tags = [...new Set(embeds.flatMap((one) => one.tags))].sort();
   const lengths = (Object.keys(LENGTHS) as Length[]).map((length) => [length, LENGTH_WORDS[length]] as const);
   return (
-    <div className="order-how">
+    <div className="line gap-x-3 gap-y-1">
       <ChoiceField label={t('Kind')} value={sought.kind} options={orAll(kinds)} set={(kind) => set({ ...sought, kind })} />
       <ChoiceField
         label={t('Site')}

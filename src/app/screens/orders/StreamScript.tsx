@@ -21,8 +21,8 @@ export function StreamScript({ address, set }: Props): ReactElement {
     else if (isWebAddress(next.trim())) set(next.trim());
   };
   return (
-    <div className="line order-stream">
-      <p>
+    <div className="line items-start gap-x-3 gap-y-1 [&_.MuiInputBase-input]:text-text [&_.MuiInputLabel-root]:text-text [&_.MuiTextField-root]:flex-[1_1_260px]">
+      <p className="mt-2 mb-1 basis-full">
         {t('An entry is a stream, and Firefox plays none by itself. Save the script, put it on your site, and give its address.')}
       </p>
       <Button variant="outlined" onClick={() => void save()}>

@@ -60,7 +60,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
     <DialogFrame title={t('Backup')} close={close} wide>
-      <p className="quiet">
+      <p className="text-quiet">
         {t(
           'A backup is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host cards, running orders and your own choices.',
         )}{' '}
@@ -69,7 +69,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
             ? t('None was saved yet.')
             : t('The last was saved on {date}; {count} changed since.', { date: showDay(since[0]), count: since[1] }))}
       </p>
-      <div className="line dialog-ways">
+      <div className="line mt-3">
         <Button variant="contained" onClick={() => told(save(null))}>
           {t('Save everything')}
         </Button>
@@ -132,9 +132,9 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
           { b: (inside) => <strong>{inside}</strong>, added: counts.add, changed: counts.change, kept: counts.keep },
         )}
       </p>
-      <ul className="incoming">
+      <ul className="mb-3 max-h-[40vh] overflow-y-auto border-t border-hair">
         {shown.map((step) => (
-          <li key={stepKey(step)}>
+          <li key={stepKey(step)} className="grid min-h-7 grid-cols-[minmax(0,1fr)_auto] items-center gap-3 border-b border-hair">
             <Tick
               label={step.part === 'preferences' ? NAMES[step.name] : step.name}
               on={isChosen(step)}
@@ -147,7 +147,7 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
           </li>
         ))}
       </ul>
-      {open > shown.length && <p className="quiet">{t('And {count} more.', { count: open - shown.length })}</p>}
+      {open > shown.length && <p className="text-quiet">{t('And {count} more.', { count: open - shown.length })}</p>}
       <Button variant="contained" disabled={chosen === 0} onClick={() => take(otherwise, chosen)}>
         {open === 0 ? t('Nothing to take') : t('Take {chosen} in', { chosen })}
       </Button>
@@ -172,7 +172,7 @@ function Room(): ReactElement | null {
   if (!room) return null;
   const mega = (bytes: number): string => showNumber(bytes / 1e6, { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
   return (
-    <p className="quiet">
+    <p className="text-quiet">
       {room.kept
         ? t('{usage} MB of {quota} MB are used. The browser has promised to keep it.', {
             usage: mega(room.usage),

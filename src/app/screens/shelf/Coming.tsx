@@ -33,17 +33,22 @@ export function Coming({ close }: { close: () => void }): ReactElement {
       }
     >
       {days.length === 0 ? (
-        <p className="quiet">
+        <p className="text-quiet">
           {t(
             'Nothing waits for its day. On the Bench, “Dates” beside the code says when an item, or the page with it, comes out.',
           )}
         </p>
       ) : (
-        <ul className="coming">
+        <ul className="mb-3">
           {days.map((one) => (
-            <li key={`${one.what} ${one.embed.id}`} data-what={one.what}>
-              <time dateTime={one.day}>{day.format(new Date(`${one.day}T12:00`))}</time>
-              <span>{sayComing(one)}</span>
+            <li
+              key={`${one.what} ${one.embed.id}`}
+              className="grid min-h-9 grid-cols-[190px_minmax(0,1fr)_auto] items-center gap-3 border-b border-hair max-desk:grid-cols-[minmax(0,1fr)_auto]"
+            >
+              <time className="tabular-nums max-desk:col-span-full" dateTime={one.day}>
+                {day.format(new Date(`${one.day}T12:00`))}
+              </time>
+              <span className={one.what === 'out' ? 'font-semibold' : undefined}>{sayComing(one)}</span>
               <Link to={`/bench/${one.embed.id}`}>{t('Open')}</Link>
             </li>
           ))}

@@ -15,6 +15,7 @@ import { selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type EmbedNotes } from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
+import { STATE_EDGE } from './ShelfList.tsx';
 import { Versions } from './Versions.tsx';
 import { Placements } from '../../ui/Placements.tsx';
 import { showDay, t } from '../../../messages/t.ts';
@@ -56,14 +57,17 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
     if (copy) open(copy);
   };
   return (
-    <aside className="detail" aria-label={t('About {title}', { title: embed.title })}>
-      <header>
+    <aside
+      className="detail w-[380px] overflow-y-auto border-l-2 border-l-line pt-0 pr-1 pb-4 pl-3 area-[detail] max-desk:w-auto max-desk:border-l-0 max-desk:px-0 max-desk:py-3 [&_.field]:w-full [&_h2]:my-1 [&_p]:my-1 [&_small.wrong]:text-brick"
+      aria-label={t('About {title}', { title: embed.title })}
+    >
+      <header className="flex items-center justify-between gap-2">
         <h2>{embed.title}</h2>
         <Button onClick={close} aria-label={t('Close the details')}>
           {t('Close')}
         </Button>
       </header>
-      <p className="line detail-ways">
+      <p className="line gap-x-3 gap-y-1 [&_a]:font-semibold">
         <Link to={`/bench/${embed.id}`}>{t('Open on the Bench')}</Link>
         <Button onClick={() => setKit(true)}>{t('Texts for a post')}</Button>
         <Button onClick={next}>{t('Next one like this')}</Button>
@@ -74,9 +78,9 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
         </Button>
       </p>
       <Part title={t('State')}>
-        <p className="shelf-state" data-state={stateOf(embed)}>
+        <p className={`marked ${STATE_EDGE[stateOf(embed)]}`}>
           {STATE_NAMES[stateOf(embed)]}
-          {embed.look.length > 0 && <small>{embed.look.map(sayFindingCode).join('; ')}</small>}
+          {embed.look.length > 0 && <small className="block">{embed.look.map(sayFindingCode).join('; ')}</small>}
         </p>
         {embed.stage === 'draft' && <Button onClick={() => change({ stage: 'ready' })}>{t('It is ready')}</Button>}
       </Part>
@@ -88,7 +92,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
           options={sites.map(({ id, name }) => [id, name])}
           set={reaim}
         />
-        <small className="quiet">{t('What belongs to the site changes with it; what belongs to the item stays.')}</small>
+        <small className="text-quiet">{t('What belongs to the site changes with it; what belongs to the item stays.')}</small>
       </Part>
       <Part title={t('Tags')}>
         <OneLine
@@ -113,7 +117,7 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
   <section>
-    <h3>{title}</h3>
+    <h3 className="mt-3.5 text-small font-semibold text-quiet">{title}</h3>
     {children}
   </section>
 );

@@ -44,7 +44,11 @@ export function Narrow({ entries, narrowing, set, bySite, setBySite, pictured, s
   const there = useMemo(() => whatThereIs(entries), [entries]);
   const put = (part: Partial<Narrowing>): void => set({ ...narrowing, ...part });
   return (
-    <form className="line narrow" role="search" onSubmit={(event) => event.preventDefault()}>
+    <form
+      className="line flex-1 [&_.field:not(.search)]:flex-[0_1_104px] [&_.field:not(.search)]:flex-nowrap [&_.field:not(.search)]:text-quiet [&_.field[data-label='beside']]:flex-none [&_.search]:flex-[1_1_130px]"
+      role="search"
+      onSubmit={(event) => event.preventDefault()}
+    >
       <SearchField
         label={t('Search the Shelf')}
         placeholder={t('Titles, tags, links …')}

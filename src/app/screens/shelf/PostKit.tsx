@@ -65,32 +65,30 @@ export function PostKit({ embed, close }: { embed: SavedEmbed; close: () => void
         </>
       }
     >
-      <div className="kit">
-        {PARTS.map(([part, label]) => (
-          <div key={part}>
-            <WordsField
-              label={label}
-              labelled="above"
-              value={kit[part]}
-              set={(text) => setKit({ ...kit, [part]: text })}
-              {...LONG[part]}
-              control={{
-                maxLength: MOST.description,
-                readOnly: part === 'code',
-                spellCheck: part === 'heading' || part === 'description',
-                ...(part === 'description' && { onBlur: keep }),
-              }}
-            />
-            <Button
-              aria-label={t('Copy {label}', { label: within(label) })}
-              disabled={kit[part] === ''}
-              onClick={() => copy(label, kit[part])}
-            >
-              {t('Copy')}
-            </Button>
-          </div>
-        ))}
-      </div>
+      {PARTS.map(([part, label]) => (
+        <div key={part} className="mb-2 grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
+          <WordsField
+            label={label}
+            labelled="above"
+            value={kit[part]}
+            set={(text) => setKit({ ...kit, [part]: text })}
+            {...LONG[part]}
+            control={{
+              maxLength: MOST.description,
+              readOnly: part === 'code',
+              spellCheck: part === 'heading' || part === 'description',
+              ...(part === 'description' && { onBlur: keep }),
+            }}
+          />
+          <Button
+            aria-label={t('Copy {label}', { label: within(label) })}
+            disabled={kit[part] === ''}
+            onClick={() => copy(label, kit[part])}
+          >
+            {t('Copy')}
+          </Button>
+        </div>
+      ))}
       <p role="status">{said}</p>
     </DialogFrame>
   );

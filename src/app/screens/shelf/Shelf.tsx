@@ -41,7 +41,7 @@ export function Shelf(): ReactElement {
   ) : (
     <div className="shelf">
       <h1>{t('Shelf')}</h1>
-      <p className="quiet" role="status">
+      <p className="text-quiet" role="status">
         {t('Looking what is there …')}
       </p>
     </div>
@@ -75,7 +75,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
   };
   return (
     <div className="shelf" data-open={shown !== undefined}>
-      <header className="line shelf-head">
+      <header className="line gap-x-4 gap-y-1 area-[head]">
         <h1>{t('Shelf')}</h1>
         {entries.length > 0 && (
           <Narrow
@@ -92,7 +92,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       </header>
       <Unreadable rows={unreadable} all={all} />
       {removed.length > 0 && (
-        <p className="shelf-removed" role="status">
+        <p className="mt-2 mb-0 border-l-3 border-l-amber bg-amber-wash px-3 py-1.5 area-[told]" role="status">
           {t('{count, plural, one {“{title}” is off the Shelf.} other {# embeds are off the Shelf.}}', {
             count: removed.length,
             title: removed[0]!.embed.title,
@@ -114,7 +114,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
       <ShelfOrders text={narrowing.text} />
       {entries.length === 0 && <Empty />}
       {examples.length > 0 && removed.length === 0 && unreadable.length === 0 && (
-        <p className="shelf-examples">
+        <p className="m-0 text-quiet area-[told]">
           {t('{count, plural, one {One of these is an example.} other {# of these are examples.}}', { count: examples.length })}{' '}
           <button type="button" className="inline-remedy" onClick={() => void remove(examples)}>
             {t('Clear the examples')}
@@ -122,7 +122,7 @@ function Stock({ shelved: { entries, unreadable, all, whole } }: { shelved: Shel
         </p>
       )}
       {entries.length > 0 && found.length === 0 && whole && (
-        <p className="quiet" role="status">
+        <p className="text-quiet" role="status">
           {t('Nothing on the Shelf is like that.')}{' '}
           <button type="button" className="inline-remedy" onClick={() => setNarrowing(NO_NARROWING)}>
             {t('Show everything')}
@@ -158,7 +158,7 @@ function Empty(): ReactElement {
     void putExamples(store, Date.now()).finally(() => setBusy(false));
   };
   return (
-    <div className="shelf-empty">
+    <div className="max-w-[620px] py-2 area-[list] [&_li]:my-1">
       <p>
         {rich('Nothing is kept yet. Whatever you paste and change on the <a>Bench</a> comes here by itself.', {
           a: (inside) => <Link to="/bench/example">{inside}</Link>,

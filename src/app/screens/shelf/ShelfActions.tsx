@@ -1,4 +1,3 @@
-import '../../ui/difference.css';
 import { Button } from '@mui/material';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useState, type ReactElement } from 'react';
@@ -64,7 +63,7 @@ export function ShelfActions({ picked, found, choose, remove, all, whole, showAl
     await navigate(`/orders/${order.id}`);
   };
   return (
-    <div className="line shelf-actions">
+    <div className="line shelf-actions min-h-10 area-[actions] [&_output]:ml-auto [&_output]:tabular-nums">
       {picked.length > 0 ? (
         <>
           <strong>{t('{count} chosen', { count: picked.length })}</strong>
@@ -118,7 +117,7 @@ function Reminder({ save }: { save: () => void }): ReactElement | null {
   const changed = useLiveQuery(changedSinceBundle) ?? 0;
   if (changed < MUCH) return null;
   return (
-    <p className="shelf-reminder" role="status">
+    <p className="m-0 border-l-3 border-l-amber px-2 py-0.5" role="status">
       {t('{count, plural, one {# embed is in no backup yet.} other {# embeds are in no backup yet.}}', { count: changed })}{' '}
       <button type="button" className="inline-remedy" onClick={save}>
         {t('Save one')}

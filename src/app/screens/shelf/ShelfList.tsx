@@ -51,21 +51,27 @@ export function ShelfList({ entries, bySite, open, setOpen, chosen, choose }: Pr
     }),
   );
   return (
-    <div className="rows shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
+    <div className="rows shelf-list area-[list]" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {inSight.map(({ index, start, size }) => {
           const row = rows[index]!;
           const style = { transform: `translateY(${start}px)`, height: size };
           if ('site' in row)
             return (
-              <li key={`site ${row.site}`} className="shelf-site" style={style}>
+              <li key={`site ${row.site}`} className="block bg-ground pt-2 font-semibold" style={style}>
                 <SiteName id={row.site} /> <small>{row.count}</small>
               </li>
             );
           const { embed } = row.entry;
           // By its place, so that another answer of a search is laid into the rows that are there.
           return (
-            <li key={index} className="shelf-row" style={style} data-open={embed.id === open} data-state={row.entry.state}>
+            <li
+              key={index}
+              className="shelf-row data-[open=true]:bg-green-wash max-desk:[&_:is(.shelf-thumbnail,.shelf-kind,.shelf-where,time)]:hidden [&>span]:min-w-0"
+              style={style}
+              data-open={embed.id === open}
+              data-state={row.entry.state}
+            >
               <Row
                 entry={row.entry}
                 thumbnail={thumbnails.get(embed.id)}
@@ -97,6 +103,14 @@ function SiteName({ id }: { id: string }): ReactElement {
   return <>{sites.find((site) => site.id === id)?.name ?? t('No site')}</>;
 }
 
+/** How the edge of a saved embed tells its state, beside the words. */
+export const STATE_EDGE: Record<Entry['state'], string> = {
+  draft: '',
+  ready: 'border-double border-l-green',
+  placed: 'border-l-green',
+  look: 'border-dashed border-l-brick',
+};
+
 interface RowProps {
   entry: Entry;
   thumbnail: string | undefined;
@@ -113,26 +127,32 @@ const Row = memo(function Row({ entry: { embed, state }, thumbnail, open, chosen
   return (
     <>
       <TickBox name={t('Choose {title}', { title: embed.title })} on={chosen} set={(on) => choose(embed.id, on)} />
-      <span className="shelf-thumbnail">{thumbnail && <img src={thumbnail} alt="" />}</span>
+      <span className="shelf-thumbnail block h-[45px] w-[80px] border border-hair bg-ground">
+        {thumbnail && <img className="block size-full object-cover" src={thumbnail} alt="" />}
+      </span>
       <span className="shelf-title">
-        <Link to={`/bench/${embed.id}`}>{embed.title}</Link>
-        <small>{setWords(embed)}</small>
+        <Link className="block min-h-6 truncate leading-6 font-semibold" to={`/bench/${embed.id}`}>
+          {embed.title}
+        </Link>
+        <small className="block truncate">{setWords(embed)}</small>
       </span>
       <span className="shelf-kind">
         {kind}
-        {host && <small>{host}</small>}
+        {host && <small className="block truncate">{host}</small>}
       </span>
       <span className="shelf-where">
         <SiteName id={embed.work.site} />
-        {embed.tags.length > 0 && <small>{embed.tags.map((tag) => `#${tag}`).join(' ')}</small>}
+        {embed.tags.length > 0 && <small className="block truncate">{embed.tags.map((tag) => `#${tag}`).join(' ')}</small>}
       </span>
-      <span className="shelf-state" data-state={state}>
+      <span className={`marked ${STATE_EDGE[state]}`}>
         {STATE_NAMES[state]}
         {embed.placed.length > 0 && (
-          <small>{embed.placed.length === 1 ? t('on 1 page') : t('on {count} pages', { count: embed.placed.length })}</small>
+          <small className="block truncate">
+            {embed.placed.length === 1 ? t('on 1 page') : t('on {count} pages', { count: embed.placed.length })}
+          </small>
         )}
       </span>
-      <time className="number">{showMoment(embed.changed)}</time>
+      <time className="tabular-nums">{showMoment(embed.changed)}</time>
       <button
         type="button"
         className="inline-remedy"

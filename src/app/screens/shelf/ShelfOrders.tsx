@@ -17,11 +17,11 @@ export function ShelfOrders({ text }: { text: string }): ReactElement | null {
   });
   if (found.length === 0) return null;
   return (
-    <nav className="line shelf-orders" aria-label={t('Running orders')}>
+    <nav className="line gap-x-4 gap-y-1 py-1 area-[orders] [&_a]:text-ink" aria-label={t('Running orders')}>
       {t('Running orders:')}{' '}
       {found.slice(0, 12).map(({ order: { id, name, entries } }) => (
         <Link key={id} to={`/orders/${id}`}>
-          {name || t('Without a name')} <small className="number">{entries.length}</small>
+          {name || t('Without a name')} <small className="tabular-nums">{entries.length}</small>
         </Link>
       ))}
       {found.length > 12 && <Link to="/orders">{t('{count} more', { count: found.length - 12 })}</Link>}

@@ -37,13 +37,13 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
   }));
   const thumbnails = useThumbnails(rows.flatMap(({ some }) => some.map(({ embed }) => embed.id)));
   return (
-    <div className="rows shelf-list" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
+    <div className="rows shelf-list area-[list]" ref={place} tabIndex={0} role="region" aria-label={t('Saved embeds')}>
       <ul style={{ height: list.getTotalSize() }}>
         {rows.flatMap(({ start, some }) =>
           some.map(({ embed: { id, title, kind }, state }, i) => (
             <li
               key={id}
-              className="shelf-picture"
+              className="shelf-picture [inset:0_auto_auto] grid-cols-[18px_minmax(0,1fr)_auto] grid-rows-[104px_26px_24px] gap-x-2 gap-y-1 p-2 data-[open=true]:bg-green-wash"
               data-open={id === open}
               style={{
                 transform: `translateY(${start}px)`,
@@ -52,10 +52,14 @@ export function ShelfPictures({ entries, open, setOpen, chosen, choose }: Props)
                 insetInlineStart: `${(i * 100) / columns}%`,
               }}
             >
-              <span className="shelf-thumbnail">{thumbnails.has(id) && <img src={thumbnails.get(id)} alt="" />}</span>
+              <span className="shelf-thumbnail col-span-full border border-hair bg-ground">
+                {thumbnails.has(id) && <img className="block size-full object-cover" src={thumbnails.get(id)} alt="" />}
+              </span>
               <TickBox name={t('Choose {title}', { title })} on={chosen.has(id)} set={(on) => choose(id, on)} />
-              <Link to={`/bench/${id}`}>{title}</Link>
-              <small>
+              <Link className="col-[2/-1] truncate leading-6.5 font-semibold" to={`/bench/${id}`}>
+                {title}
+              </Link>
+              <small className="col-span-2 truncate">
                 {KIND_NAMES[kind] ?? t('not recognised')} · {STATE_NAMES[state]}
               </small>
               <button

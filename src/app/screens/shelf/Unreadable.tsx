@@ -8,7 +8,7 @@ import { t } from '../../../messages/t.ts';
 export function Unreadable({ rows, all }: { rows: readonly unknown[]; all: number }): ReactElement | null {
   if (rows.length === 0) return null;
   return (
-    <p className="shelf-unreadable" role="alert">
+    <p role="alert">
       {t(
         '{count} of {all, plural, one {# embed} other {# embeds}} cannot be read. {count, plural, one {It is kept as it is} other {They are kept as they are}}, and in no backup.',
         { count: rows.length, all },

@@ -1,4 +1,3 @@
-import '../../ui/difference.css';
 import { diffWordsWithSpace } from 'diff';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, type ReactElement } from 'react';
@@ -18,7 +17,7 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
   const versions = useLiveQuery(() => listVersions(embed.id), [embed.id]) ?? [];
   const [beside, setBeside] = useState<Version | null>(null);
   const store = useStore() as Store;
-  if (versions.length === 0) return <p className="quiet">{t('The code was not taken yet.')}</p>;
+  if (versions.length === 0) return <p className="text-quiet">{t('The code was not taken yet.')}</p>;
   return (
     <>
       <ul className="detail-list">

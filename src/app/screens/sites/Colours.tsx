@@ -16,7 +16,7 @@ interface LooksProps {
 
 /** Text and ground of one theme, with their contrast. */
 export const Looks = ({ name, looks, set, wrong }: LooksProps): ReactElement => (
-  <div className="line looks">
+  <div className="line mb-2 gap-x-2.5 gap-y-1.5 [&_b]:min-w-16 [&_b]:border [&_b]:border-line [&_b]:px-2 [&_b]:py-[3px]">
     <b style={{ color: parseColour(looks.text), background: parseColour(looks.ground) }}>{name}</b>
     <ColourField
       labelled="hidden"
@@ -47,7 +47,7 @@ export function Palette({ site, set, wrong }: PaletteProps): ReactElement {
   const put = (at: number, part: Partial<Site['palette'][number]>): void =>
     set(palette.map((one, i) => (i === at ? { ...one, ...part } : one)));
   return (
-    <table className="palette">
+    <table className="palette max-tablet:block max-tablet:overflow-x-auto [&_td]:border-0 [&_td]:py-[3px] [&_td]:pr-[7px] [&_td]:align-middle [&_td:first-child_.box]:w-[78px]">
       <thead>
         <tr>
           <th scope="col">{t('Brand colour')}</th>

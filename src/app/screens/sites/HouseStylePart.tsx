@@ -56,15 +56,15 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
     setSaid(t('{target} uses it too, without the colours and the address that are this site’s own.', { target: target.name }));
   };
   return (
-    <div className="house-style">
+    <div>
       {kinds.length === 0 && (
-        <p className="quiet">
+        <p className="text-quiet">
           {t('Nothing is set for all yet. Add a rule here, or press a token on the Bench and take it into the house style.')}
         </p>
       )}
       {kinds.map((kind) => (
         <section key={kind} aria-label={t('House style for {kind}', { kind: sayKinds(kind) })}>
-          <h4>{sayKinds(kind)}</h4>
+          <h4 className="mt-2 mb-0.5 text-small text-quiet">{sayKinds(kind)}</h4>
           <ul>
             {style.rules
               .filter((rule) => rule.kind === kind)
@@ -80,7 +80,7 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
         </section>
       ))}
       <NewRule add={(rule) => void keepStyle(store, withRule(style, rule))} />
-      <div className="line site-files">
+      <div className="line">
         <Button variant="outlined" onClick={() => setChanging(true)}>
           {t('What would it change?')}
         </Button>
@@ -126,7 +126,7 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
   const [reason, setReason] = useState(rule.reason);
   const label = labelOf(rule.setting);
   return (
-    <li>
+    <li className="grid min-h-8.5 grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)_auto] items-center gap-2">
       <span>{saySetting(rule.setting, rule.value)}</span>
       <WordsField
         label={t('Why: {setting}', { setting: saySetting(rule.setting, rule.value) })}
@@ -151,7 +151,7 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
 function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
   return (
-    <div className="new-rule">
+    <div className="my-2.5 grid grid-cols-[repeat(auto-fit,minmax(110px,1fr))] items-center gap-2">
       <ChoiceField
         label={t('For which kind')}
         labelled="hidden"

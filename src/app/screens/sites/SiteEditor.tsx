@@ -28,6 +28,8 @@ import { Tick } from '../../fields/Tick.tsx';
 import { WordsField } from '../../fields/WordsField.tsx';
 
 const STATES = { kept: t('Kept'), waiting: t('Keeping …'), wrong: t('Not kept: something is not right yet') } as const;
+/** A field of a site: its name, its value, its unit in columns. */
+const ROW = 'row grid grid-cols-[minmax(0,180px)_minmax(0,1fr)_auto] gap-x-2 gap-y-0.5 items-center mb-1.5';
 const checkSite = (draft: Site): Site | undefined => siteSchema.safeParse(draft).data;
 
 /** One site, open to change, and kept by itself. What is not right is told at its place, and nothing is kept until all of it is. */
@@ -53,10 +55,10 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
     if (!shipped) void navigate('/sites');
   };
   return (
-    <section className="site" aria-label={t('Site {site}', { site: site.name })}>
-      <header className="line site-head">
-        <h2>{site.name}</h2>
-        <span className="quiet" role="status">
+    <section className="site min-w-0 px-5 pt-4 pb-10 [&_.box]:min-h-6.5" aria-label={t('Site {site}', { site: site.name })}>
+      <header className="line mb-3">
+        <h2 className="m-0 mr-auto text-head">{site.name}</h2>
+        <span className="text-quiet" role="status">
           {STATES[state]}
         </span>
         <Button disabled={!undo} onClick={() => undo?.()}>
@@ -65,8 +67,8 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
         <Button onClick={() => saveFile(`${site.id}.site.json`, JSON.stringify(site, null, 2))}>{t('Export the site')}</Button>
         {own && <Button onClick={() => void drop()}>{shipped ? t('Back to the shipped one') : t('Remove the site')}</Button>}
       </header>
-      <div className="site-sheet">
-        <div className="site-parts">
+      <div className="grid items-start gap-4 min-[1000px]:grid-cols-[minmax(0,1fr)_auto]">
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(min(100%,420px),1fr))] border-t border-l border-t-line border-l-line">
           <Part title={t('Address')}>
             <TextRow label={t('Name')} value={draft.name} wrong={wrong('name')} set={(name) => change({ name })} />
             <TextRow
@@ -87,7 +89,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
           </Part>
           <Part title={t('Column')}>
             <ColumnDrawing site={draft} />
-            <div className="numbers">
+            <div className="grid grid-cols-[repeat(2,minmax(0,1fr))] gap-x-4 gap-y-0 max-tablet:grid-cols-[minmax(0,1fr)] [&_.field.row]:grid-cols-[minmax(0,1fr)_72px_auto]">
               <NumberRow label={t('Column')} value={draft.column} wrong={wrong('column')} set={(column) => change({ column })} />
               <NumberRow
                 label={t('Side margin')}
@@ -133,7 +135,7 @@ export function SiteEditor({ site }: { site: Site }): ReactElement {
               set={(followsTheme) => change({ followsTheme })}
             />
             <Palette site={draft} set={(palette) => change({ palette })} wrong={wrong('palette')} />
-            <div className="line site-files">
+            <div className="line">
               <Button onClick={() => saveFile('palette.tokens.json', JSON.stringify(paletteToTokens(draft.palette), null, 2))}>
                 {t('Export as design tokens')}
               </Button>
@@ -214,12 +216,12 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
     <>
       <ChoiceField
         label={t('Code type that is taken first')}
-        className="row"
+        className={ROW}
         value={draft.form}
         options={FORMS.map(({ id }) => [id, formLabelOf(id)])}
         set={(form) => change({ form })}
       />
-      <fieldset className="kept-forms">
+      <fieldset className="mx-0 my-2 grid grid-cols-[repeat(2,minmax(0,1fr))] border border-hair px-2.5 py-1 max-tablet:grid-cols-[minmax(0,1fr)] [&_legend]:text-small [&_legend]:text-quiet">
         <legend>{t('Code types that stay whole there (none ticked: all are offered)')}</legend>
         {FORMS.map(({ id }) => (
           <Tick key={id} label={formLabelOf(id)} on={draft.keeps.includes(id)} set={(on) => keep(id, on)} />
@@ -256,7 +258,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
 }
 
 const Part = ({ title, children }: { title: string; children: ReactNode }): ReactElement => (
-  <section className="site-part">
+  <section className="min-w-0 border-r border-b border-r-line border-b-line bg-pane px-4 pt-0 pb-3 max-tablet:[&>.field.row]:grid-cols-[minmax(0,1fr)_auto] max-tablet:[&>.field.row>label]:col-span-full">
     <h3>{title}</h3>
     {children}
   </section>
@@ -277,7 +279,7 @@ const TextRow = ({ label, value, instead, wrong, set }: RowProps<string>): React
   return (
     <WordsField
       label={label}
-      className="row"
+      className={ROW}
       wrong={wrong}
       placeholder={instead}
       value={text}
@@ -287,5 +289,5 @@ const TextRow = ({ label, value, instead, wrong, set }: RowProps<string>): React
 };
 
 const NumberRow = ({ label, value, wrong, set }: RowProps<number>): ReactElement => (
-  <NumberField label={label} className="row" unit={t('px')} wrong={wrong} value={value} set={set} />
+  <NumberField label={label} className={ROW} unit={t('px')} wrong={wrong} value={value} set={set} />
 );

@@ -1,4 +1,3 @@
-import './sites.css';
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
@@ -56,7 +55,7 @@ export function Sites(): ReactElement {
     void navigate(`/sites/${learnt.site.id}`);
   };
   return (
-    <div className="sites">
+    <div className="sites grid min-h-[100vh] grid-cols-[240px_minmax(0,1fr)] max-tablet:grid-cols-[minmax(0,1fr)]">
       <nav className="side-list" aria-label={t('Sites')}>
         <h1>{t('Sites')}</h1>
         <ul>
@@ -83,7 +82,7 @@ export function Sites(): ReactElement {
           disabled={sites.length === 0}
           give={learn}
         />
-        <p className="quiet">{t('Choose the page and its style sheets together; nothing in them is run.')}</p>
+        <p className="text-quiet">{t('Choose the page and its style sheets together; nothing in them is run.')}</p>
         <p role="status" className="wrong">
           {wrong}
         </p>
@@ -91,7 +90,7 @@ export function Sites(): ReactElement {
       {site ? (
         <SiteEditor key={site.id} site={site} />
       ) : (
-        sites.length > 0 && <p className="quiet">{t('No site has the id “{id}”.', { id })}</p>
+        sites.length > 0 && <p className="text-quiet">{t('No site has the id “{id}”.', { id })}</p>
       )}
     </div>
   );

@@ -64,9 +64,9 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
     >
       {would === null && <p role="status">{t('Looking through the Shelf …')}</p>}
       {would?.length === 0 && said === '' && <p>{t('Every saved embed for this site follows it already.')}</p>}
-      <ul className="style-change">
+      <ul className="[&_del]:text-quiet [&_ins]:font-semibold [&_ins]:no-underline">
         {would?.slice(0, SHOWN).map(({ embed, settings }) => (
-          <li key={embed.id}>
+          <li key={embed.id} className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-3 border-b border-hair py-1.5">
             <Tick
               label={embed.title}
               on={chosen.has(embed.id)}
@@ -84,7 +84,7 @@ export function StyleChange({ site, close }: { site: Site; close: () => void }):
         ))}
       </ul>
       {would && would.length > SHOWN && (
-        <p className="quiet">{t('And {count} more, which are chosen too.', { count: would.length - SHOWN })}</p>
+        <p className="text-quiet">{t('And {count} more, which are chosen too.', { count: would.length - SHOWN })}</p>
       )}
       <p role="status">{said}</p>
     </DialogFrame>

@@ -26,7 +26,7 @@ export function AskFrames({ state: { phase, asking, reached }, run, embeds, site
   };
   if (asking)
     return (
-      <div className="sweep-asking">
+      <div className="mb-3 grid justify-items-start gap-1 [&_.MuiLinearProgress-root]:w-full">
         <span role="status">{t('{asked} of {toAsk, plural, one {# frame} other {# frames}} asked for …', asking)}</span>
         <LinearProgress
           variant="determinate"
@@ -37,7 +37,7 @@ export function AskFrames({ state: { phase, asking, reached }, run, embeds, site
       </div>
     );
   return (
-    <div className="sweep-asking">
+    <div className="mb-3 grid justify-items-start gap-1">
       <Button variant="outlined" disabled={phase !== 'done'} onClick={ask}>
         {reached ? t('Ask the hosts again') : t('Ask the hosts what is gone')}
       </Button>

@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { hasOne, type Again } from '../../../core/many/sweep/again.ts';
 import type { SweptEmbed } from '../../../core/many/sweep/found.ts';
 import type { Numbers } from '../../../core/many/sweep/numbers.ts';
+import type { Severity } from '../../../core/steps/check/finding.ts';
 import { SEVERITY_WORDS } from '../../../messages/severity.ts';
 import { sayFile, sayHost, sayShortly } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -57,7 +58,7 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
       />
     ));
   return (
-    <nav className="sweep-filters" aria-label={t('Which are shown')}>
+    <nav className="min-h-0 overflow-y-auto pb-4 [&_.field]:mb-2 [&_.field]:w-full" aria-label={t('Which are shown')}>
       <SearchField label={t('Find in places and items')} value={filter.text} set={(text) => change({ ...filter, text })} />
       <div role="group" aria-label={t('All, or only some')}>
         {bars([
@@ -131,10 +132,13 @@ export function Filters({ numbers, again, filter, change }: Props): ReactElement
   );
 }
 
+/** By what it counts. */
+const FILL: Record<Severity, string> = { error: 'fill-brick', warning: 'fill-amber', note: 'fill-green' };
+
 interface BarProps {
   words: string;
   note?: string;
-  tone?: string;
+  tone?: Severity;
   places: number;
   after?: number;
   /** What a full bar stands for; 0 for none. */
@@ -145,16 +149,21 @@ interface BarProps {
 
 function Bar({ words, note, tone, places, after = places, of, pressed, press }: BarProps): ReactElement {
   return (
-    <button type="button" className="sweep-bar" data-tone={tone} aria-pressed={pressed} onClick={press}>
+    <button
+      type="button"
+      className="sweep-bar grid min-h-7 w-full grid-cols-[minmax(0,1fr)_auto] gap-x-2 gap-y-0 border-l-3 border-l-transparent px-2 py-1 text-left hover:bg-green-wash aria-pressed:border-l-green aria-pressed:bg-green-wash"
+      aria-pressed={pressed}
+      onClick={press}
+    >
       <span>{words}</span>
-      <b>{showNumber(places)}</b>
+      <b className="tabular-nums">{showNumber(places)}</b>
       {of > 0 && (
-        <svg viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
-          <rect className="today" width={(places / of) * 100} height="4" />
-          <rect className="after" width={(after / of) * 100} height="4" />
+        <svg className="col-span-full h-1 w-full" viewBox="0 0 100 4" preserveAspectRatio="none" aria-hidden="true">
+          <rect className="fill-hair" width={(places / of) * 100} height="4" />
+          <rect className={FILL[tone ?? 'note']} width={(after / of) * 100} height="4" />
         </svg>
       )}
-      {note && <small>{note}</small>}
+      {note && <small className="col-span-full">{note}</small>}
     </button>
   );
 }

@@ -29,7 +29,7 @@ export function LastWritten({ say }: Props): ReactElement | null {
     );
   };
   return (
-    <p className="sweep-last">
+    <p>
       {t('Last written: {files, plural, one {# file} other {# files}} in “{folder}”.', {
         files: last.files.length,
         folder: last.folder.name || t('the folder'),

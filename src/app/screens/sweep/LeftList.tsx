@@ -9,7 +9,7 @@ export const LeftList = ({ swept }: { swept: readonly SweptFile[] }): ReactEleme
   <SomeOf rows={swept.flatMap((file) => file.left)} none={t('Nothing had to be left as it is.')}>
     {({ file, line, why }) => (
       <>
-        <span className="sweep-file">
+        <span className="type-code wrap-anywhere">
           {file}:{line}
         </span>{' '}
         {sayLeft(why)}

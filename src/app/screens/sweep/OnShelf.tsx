@@ -44,10 +44,10 @@ export function OnShelf({ state: { files, phase, name }, embeds, site }: Props):
   };
   const wait = busy || phase !== 'done';
   return (
-    <section className="sweep-shelf" aria-label={t('Shelf')}>
+    <section className="mt-4 grid gap-2 border-t border-t-line pt-3 [&_p]:m-0 [&_p]:wrap-anywhere" aria-label={t('Shelf')}>
       <h3>{t('Shelf')}</h3>
       {!byAddress && <WordsField label={t('“{name}” stands at', { name })} type="url" value={address} set={setAddress} />}
-      <div>
+      <div className="line">
         <Button
           disabled={wait || placed.length === 0}
           onClick={() =>

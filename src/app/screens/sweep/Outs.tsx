@@ -64,7 +64,7 @@ export function Outs({ state, run, changes, again }: Props): ReactElement {
       nameOf: (id) => selectBook(store.getState()).byId.get(id)?.card.name,
     });
   return (
-    <section className="sweep-outs" aria-label={t('Take away')}>
+    <section className="mt-4 grid gap-2 border-t border-t-line pt-3 [&_p]:m-0 [&_p]:wrap-anywhere" aria-label={t('Take away')}>
       {state.folder && (
         <Button variant="contained" disabled={none} onClick={() => void write(state.folder!)}>
           {t('Write into the folder ({changes, plural, one {# embed} other {# embeds}})', { changes })}
@@ -76,7 +76,7 @@ export function Outs({ state, run, changes, again }: Props): ReactElement {
           ? t('Save the changed files')
           : t('Save the changed files ({changes, plural, one {# embed} other {# embeds}})', { changes })}
       </Button>
-      <div>
+      <div className="line">
         <Button variant="outlined" disabled={none} onClick={() => void patch('patch')}>
           {t('Save the patch')}
         </Button>
@@ -85,12 +85,12 @@ export function Outs({ state, run, changes, again }: Props): ReactElement {
         </Button>
       </div>
       {byAddress && (
-        <p className="quiet">
+        <p className="text-quiet">
           {t('Pages at an address cannot be written from here. Copy codes one by one, or open the folder of the site.')}
         </p>
       )}
       <h3>{t('Report')}</h3>
-      <div>
+      <div className="line">
         <Button disabled={!done} onClick={() => saveFile('sweep.html', page(), 'text/html')}>
           {t('As a page')}
         </Button>

@@ -1,4 +1,3 @@
-import '../../ui/difference.css';
 import { Button } from '@mui/material';
 import { diffWordsWithSpace } from 'diff';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
@@ -33,23 +32,27 @@ export function PlaceDetail({ embed, files, close }: Props): ReactElement {
     void navigate('/');
   };
   return (
-    <section className="sweep-detail" aria-label={t('This embed')}>
-      <header>
-        <h2>
+    <section aria-label={t('This embed')}>
+      <header className="flex items-center justify-between">
+        <h2 className="m-0 type-code font-semibold wrap-anywhere">
           {file}:{line}
         </h2>
         <Button onClick={close}>{t('Close')}</Button>
       </header>
-      <ul className="sweep-findings">
+      <ul className="my-2 [&_li]:py-1">
         {findings.map((finding, i) => (
-          <li key={i} data-tone={finding.severity}>
+          <li key={i}>
             <b>{SEVERITY_WORDS[finding.severity]}.</b> {sayFinding(finding)}
           </li>
         ))}
         {findings.length === 0 && <li>{t('Nothing was found.')}</li>}
       </ul>
       {text !== null && (
-        <div className="sweep-code" role="group" aria-label={change ? t('Before and after') : t('The code')}>
+        <div
+          className="[&_.code-difference]:mb-2 [&_.code-difference]:max-h-[220px]"
+          role="group"
+          aria-label={change ? t('Before and after') : t('The code')}
+        >
           {change ? (
             <>
               <Difference before={text.slice(...range)} after={after} />

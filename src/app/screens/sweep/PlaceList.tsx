@@ -54,7 +54,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
     // Lines of one height need not be measured anew when they are others.
     ...(by !== '' && { getItemKey: (i: number) => i }),
   });
-  if (embeds.length === 0) return <p className="quiet">{t('None of the embeds is of this kind.')}</p>;
+  if (embeds.length === 0) return <p className="text-quiet">{t('None of the embeds is of this kind.')}</p>;
   return (
     <div className="rows" ref={place} tabIndex={0} role="region" aria-label={t('Places')}>
       <ul style={{ height: list.getTotalSize() }}>
@@ -64,7 +64,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
           if ('group' in line) {
             const { group } = line;
             return (
-              <li key={group.key} className="sweep-row" style={style}>
+              <li key={group.key} className={PLACE} style={style}>
                 <GroupHead group={group} by={by as Grouping} open={opened.has(group.key)} turn={() => turn(group.key)} />
               </li>
             );
@@ -72,7 +72,7 @@ export function PlaceList({ embeds, by, spared, spare, open, choose }: Props): R
           const { embed, within } = line;
           const its = keyOf(embed);
           return (
-            <li key={`${within} ${its}`} className="sweep-row" style={style}>
+            <li key={`${within} ${its}`} className={PLACE} style={style}>
               <Place
                 embed={embed}
                 told={embed.findings.find(({ code }) => by === 'finding' && code === within) ?? embed.findings[0]}
@@ -109,12 +109,25 @@ function GroupHead({ group: { key, embeds }, by, open, turn }: GroupHeadProps): 
     file: () => sayFile(key),
   }[by];
   return (
-    <button type="button" className="sweep-group" aria-expanded={open} onClick={turn}>
-      <span>{words()}</span>
+    <button
+      type="button"
+      className="col-span-full flex h-[39px] items-center justify-between gap-3 pr-3 pl-1 hover:bg-green-wash"
+      aria-expanded={open}
+      onClick={turn}
+    >
+      <span className="truncate">
+        <i className="inline-block w-5 not-italic" aria-hidden="true">
+          {open ? '▾' : '▸'}
+        </i>
+        {words()}
+      </span>
       <b>{showNumber(embeds.length)}</b>
     </button>
   );
 }
+
+/** A box to tick, and what it is for. */
+const PLACE = 'grid-cols-[24px_minmax(0,1fr)] gap-0 py-0 pr-0 pl-2';
 
 interface PlaceProps extends Pick<Props, 'spare' | 'choose'> {
   embed: SweptEmbed;
@@ -135,17 +148,25 @@ const Place = memo(function Place({ embed, told, changes, spare, open, choose }:
       ) : (
         <span />
       )}
-      <button type="button" className="sweep-place" aria-expanded={open} onClick={() => choose(open ? null : keyOf(embed))}>
-        <span className="sweep-file">
+      <button
+        type="button"
+        className="sweep-place grid h-[61px] grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)_minmax(0,1.6fr)] items-center gap-3 py-0 pr-3 pl-1 text-left hover:bg-green-wash aria-expanded:bg-green-wash max-tablet:grid-cols-[minmax(0,1fr)] max-tablet:gap-0 max-tablet:[&>:nth-child(2)]:hidden [&>span]:max-h-14 [&>span]:overflow-hidden [&>span]:wrap-anywhere"
+        aria-expanded={open}
+        onClick={() => choose(open ? null : keyOf(embed))}
+      >
+        <span className="type-code">
           {sayFile(file)}:{line}
         </span>
         <span>
-          <span className="sweep-item">{title || item.replace(/^https?:\/\//, '')}</span>
+          <span className="line-clamp-2">{title || item.replace(/^https?:\/\//, '')}</span>
           <small>
             {KIND_NAMES[kind]} · {sayHost({ host }, (id) => book.byId.get(id)?.card.name)}
           </small>
         </span>
-        <span className="sweep-told" data-tone={told?.severity}>
+        <span
+          className="marked border-l-green data-[tone=error]:border-dashed data-[tone=error]:border-l-brick data-[tone=warning]:border-double data-[tone=warning]:border-l-amber max-tablet:text-ellipsis max-tablet:whitespace-nowrap"
+          data-tone={told?.severity}
+        >
           {told ? sayFinding(told) : t('Nothing was found.')}
           {findings.length > 1 && <small>{t('and {count} more', { count: findings.length - 1 })}</small>}
         </span>

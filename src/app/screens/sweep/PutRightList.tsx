@@ -9,7 +9,7 @@ export const PutRightList = ({ putRight }: { putRight: readonly FoundAt[] }): Re
   <SomeOf rows={putRight} none={t('Nothing of what was found then is put right.')}>
     {({ file, item, code }) => (
       <>
-        <span className="sweep-file">{file}</span> {item.replace(/^https?:\/\//, '')}: {HOLDS.get(code) ?? code}
+        <span className="type-code wrap-anywhere">{file}</span> {item.replace(/^https?:\/\//, '')}: {HOLDS.get(code) ?? code}
       </>
     )}
   </SomeOf>

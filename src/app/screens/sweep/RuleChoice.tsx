@@ -26,7 +26,7 @@ export function RuleChoice({ asked, rules, numbers, site, follow }: Props): Reac
   const putRight = (code: string, on: boolean): void =>
     follow({ ...rules, putRight: on ? [...rules.putRight, code] : rules.putRight.filter((one) => one !== code) });
   return (
-    <fieldset className="sweep-rules">
+    <fieldset className="m-0 border-0 p-0 [&_.tick]:grid [&_.tick]:grid-cols-[auto_minmax(0,1fr)] [&_.tick]:items-start [&_.tick]:py-0.5 [&_legend]:p-0 [&_legend]:font-semibold">
       <legend>{t('What is changed')}</legend>
       <Tick
         on={rules.style}

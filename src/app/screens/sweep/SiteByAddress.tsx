@@ -49,7 +49,7 @@ export function SiteByAddress({ disabled, begin, say }: Props): ReactElement {
     else if (left.length > 0) say(t('No page could be read. {left}', { left: sayCrawl(left) }));
   };
   return (
-    <form className="line sweep-address" onSubmit={(event) => void read(event)}>
+    <form className="line [&_.box]:w-[280px]" onSubmit={(event) => void read(event)}>
       <WordsField
         label={t('Address of a site')}
         type="url"

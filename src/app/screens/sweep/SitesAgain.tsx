@@ -29,8 +29,8 @@ export function SitesAgain<Site extends KnownSite>(props: Props<Site>): ReactEle
   return (
     <section aria-labelledby={id}>
       <h2 id={id}>{title}</h2>
-      <p className="quiet">{words}</p>
-      <ul className="sweep-before">
+      <p className="text-quiet">{words}</p>
+      <ul>
         {sites.map((site) => (
           <li key={site.name}>
             <b>{site.name}</b> <span>{tell(site)}</span>

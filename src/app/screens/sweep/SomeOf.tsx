@@ -13,9 +13,9 @@ interface Props<Row> {
 
 /** A plain list, the first rows of it. */
 export function SomeOf<Row>({ rows, none, children }: Props<Row>): ReactElement {
-  if (rows.length === 0) return <p className="quiet">{none}</p>;
+  if (rows.length === 0) return <p className="text-quiet">{none}</p>;
   return (
-    <ul className="rows sweep-left">
+    <ul className="rows px-3 py-2 *:border-b *:border-hair *:py-1.5">
       {rows.slice(0, MOST).map((row, i) => (
         <li key={i}>{children(row)}</li>
       ))}

@@ -1,4 +1,3 @@
-import './sweep.css';
 import { memo, useDeferredValue, useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { NO_RULES, type Rules } from '../../../core/many/sweep/rules.ts';

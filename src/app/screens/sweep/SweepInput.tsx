@@ -72,7 +72,11 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
     void take([...event.dataTransfer.files]);
   };
   return (
-    <div className="sweep sweep-input" onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
+    <div
+      className="flex h-full max-w-[720px] flex-col items-start gap-3 px-4 pt-3 pb-0 max-desk:*:mb-3 [&_p]:m-0 [&_small]:block"
+      onDrop={onDrop}
+      onDragOver={(event) => event.preventDefault()}
+    >
       <h1>{t('Sweep')}</h1>
       <p>
         {t(
@@ -80,7 +84,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
         )}
       </p>
       {siteField}
-      <div className="sweep-ways">
+      <div className="sweep-ways line">
         {canWriteFolders() ? (
           <Button variant="contained" disabled={!ready} onClick={() => void pick()}>
             {t('Open a folder')}
@@ -94,7 +98,7 @@ export function SweepInput({ ready, begin, run, siteField }: Props): ReactElemen
         </Button>
       </div>
       <SiteByAddress disabled={!ready} begin={(name, files, note) => begin(name, files, { note })} say={setSaid} />
-      <p className="quiet">
+      <p className="text-quiet">
         {t(
           'You can also drop files or a zip here. HTML, Markdown, XML exports, feeds, CSV and JSON are looked into; nothing leaves this computer but the address of a site, and nothing is written before you say so.',
         )}

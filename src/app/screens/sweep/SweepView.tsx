@@ -40,8 +40,8 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
   const going = state.phase === 'running' || state.phase === 'paused';
   const changes = useMemo(() => embeds.filter((embed) => embed.change && !spared.has(keyOf(embed))).length, [embeds, spared]);
   return (
-    <div className="sweep">
-      <header className="line sweep-head">
+    <div className="sweep grid h-full grid-cols-[236px_minmax(0,1fr)_336px] grid-rows-[auto_auto_minmax(0,1fr)] gap-x-4 gap-y-2 px-4 pt-3 pb-0 max-[1151px]:grid-cols-[196px_minmax(0,1fr)_272px] max-[1151px]:gap-x-3 max-desk:block max-desk:h-auto max-desk:p-3 max-desk:*:mb-3 [&_small]:block">
+      <header className="line col-span-full gap-x-4 gap-y-2 [&>:last-child]:ml-auto">
         <h1>
           {t('Sweep')} <small>{state.name}</small>
         </h1>
@@ -49,7 +49,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
         <Progress state={state} run={run} />
         <Button onClick={run.clear}>{t('New sweep')}</Button>
       </header>
-      <p className="sweep-sum" role="status">
+      <p className="col-span-full m-0" role="status">
         {going
           ? t('{done} of {files, plural, one {# file} other {# files}}. ', { done: state.done, files: state.files.length })
           : ''}
@@ -62,10 +62,10 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
         {state.phase === 'broken' && t(' Stopped by a fault of Refenestra. Open the site once more.')}
       </p>
       <Filters numbers={numbers} again={again} filter={filter} change={setFilter} />
-      <section className="sweep-places" aria-label={t('Embeds')}>
+      <section className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)] gap-2" aria-label={t('Embeds')}>
         <ChoiceField
           label={t('Put together by')}
-          className="sweep-by"
+          className="sweep-by justify-self-end"
           value={by}
           options={[['', t('nothing')], ...GROUPINGS.map((one) => [one, GROUPED_BY[one]] as const)]}
           set={setBy}
@@ -78,7 +78,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
           <PlaceList key={by} embeds={shown} by={by} spared={spared} spare={run.spare} open={open} choose={setOpen} />
         )}
       </section>
-      <aside className="sweep-side" aria-label={t('What is changed')}>
+      <aside className="min-h-0 overflow-y-auto pb-4" aria-label={t('What is changed')}>
         {chosen ? (
           <PlaceDetail embed={chosen} files={state.files} close={() => setOpen(null)} />
         ) : (
@@ -103,7 +103,7 @@ export function SweepView({ state, run, site, siteField, begin }: Props): ReactE
 function Progress({ state: { phase, done, files }, run }: Pick<Props, 'state' | 'run'>): ReactElement | null {
   if (phase !== 'running' && phase !== 'paused') return null;
   return (
-    <div className="sweep-progress">
+    <div className="grid grid-cols-[160px_auto_auto] items-center gap-2">
       <LinearProgress variant="determinate" value={(done / files.length) * 100} aria-label={t('How far the sweep is')} />
       {phase === 'running' ? (
         <Button onClick={run.pause}>{t('Pause')}</Button>

@@ -45,10 +45,10 @@ export function Ask({ questions, answer }: Props): ReactElement {
     );
   return (
     <div className="teach-question" role="group" aria-label={t('What do these do?')}>
-      <p>{t('These codes have more than the plain one. What does it do?')}</p>
-      <ul>
+      <p className="mt-0 mb-2">{t('These codes have more than the plain one. What does it do?')}</p>
+      <ul className="mb-2 font-normal">
         {rows.map(({ key, name, text, likely, example }) => (
-          <li key={key}>
+          <li key={key} className="line py-0.5 [&_code]:min-w-[120px]">
             <code>{text === '' || name === '' ? name + text : `${name}=${text}`}</code>{' '}
             <Meaning
               label={t('What {name} does in example {example}', { name: name === '' ? text : name, example: example + 1 })}

@@ -18,11 +18,14 @@ interface Props {
 /** What was brought, each with whether the card makes it. */
 export function Examples({ examples, unexplained, remove }: Props): ReactElement {
   return (
-    <ol className="examples">
+    <ol className="examples [&_p]:m-0 [&_p]:wrap-anywhere">
       {examples.map((example, i) => {
         const told = unexplained.filter((one) => one.example === i);
         return (
-          <li key={i} data-told={told.length > 0}>
+          <li key={i} className="relative border-b border-hair py-2 pr-20 pl-8">
+            <b className={`absolute left-1 ${told.length > 0 ? 'text-amber' : 'text-green'}`} aria-hidden="true">
+              {i + 1}
+            </b>
             {example.link !== undefined && (
               <p>
                 <small>{t('link')}</small> <code>{example.link}</code>
@@ -34,7 +37,7 @@ export function Examples({ examples, unexplained, remove }: Props): ReactElement
               </p>
             )}
             {Object.entries(example.settings ?? {}).map(([id, value]) => (
-              <p key={id} className="quiet">
+              <p key={id} className="text-quiet">
                 {t('with {setting}', { setting: saySetting(id as SettingId, value) })}
               </p>
             ))}
@@ -43,7 +46,11 @@ export function Examples({ examples, unexplained, remove }: Props): ReactElement
                 {sayWhy(one)}
               </p>
             ))}
-            <Button aria-label={t('Remove example {i}', { i: i + 1 })} onClick={() => remove(i)}>
+            <Button
+              className="absolute top-1 right-0"
+              aria-label={t('Remove example {i}', { i: i + 1 })}
+              onClick={() => remove(i)}
+            >
               {t('Remove')}
             </Button>
           </li>

@@ -56,13 +56,13 @@ export function Teach(): ReactElement {
     <div className="teach">
       <header>
         <h1>{t('Teach a host')}</h1>
-        <p>
+        <p className="mt-1 mb-0 max-w-[70ch]">
           {t(
             'Paste a link and the embed code that the host gives for it; then the code with one thing changed. What can be known from them is drawn at once.',
           )}
         </p>
       </header>
-      <section className="brought" aria-label={t('What was brought')}>
+      <section className="brought max-tablet:contents" aria-label={t('What was brought')}>
         <BringExamples bring={(text) => step({ do: 'bring', text })} />
         <Examples examples={lesson.examples} unexplained={unexplained} remove={(example) => step({ do: 'remove', example })} />
         <Button disabled={lesson.past.length === 0} onClick={() => step({ do: 'undo' })}>
@@ -70,7 +70,7 @@ export function Teach(): ReactElement {
         </Button>
       </section>
       <section aria-label={t('What is understood')}>
-        <div className="teach-next" role="status">
+        <div role="status">
           {asked.length > 0 && (
             <Ask key={JSON.stringify(asked)} questions={asked} answer={(answers) => step({ do: 'say', answers })} />
           )}
@@ -105,7 +105,7 @@ function BringExamples({ bring }: { bring: (text: string) => void }): ReactEleme
   const [text, setText] = useState('');
   return (
     <form
-      className="bring"
+      className="bring grid gap-1 [&_button]:justify-self-start"
       onSubmit={(event) => {
         event.preventDefault();
         bring(text);

@@ -37,7 +37,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
   const factAt = (at: string): Fact | undefined => facts.find((fact) => fact.at === at);
   return (
     <>
-      <div className="line teach-name">
+      <div className="line gap-4">
         <WordsField label={t('Name of the host')} placeholder={card.name} value={name} set={call} />
         <ChoiceField
           label={t('Kind')}
@@ -65,7 +65,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
           </div>
         );
       })}
-      <table className="learnt">
+      <table className="[&_caption]:text-left [&_caption]:font-bold">
         <caption>{t('Settings')}</caption>
         <thead>
           <tr>
@@ -97,7 +97,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
         </tbody>
       </table>
       {Object.keys(card.settings).length === 0 && (
-        <p className="quiet">{t('None yet. Paste the code that the host gives with one box ticked, such as autoplay.')}</p>
+        <p className="text-quiet">{t('None yet. Paste the code that the host gives with one box ticked, such as autoplay.')}</p>
       )}
       <Trial card={card} />
     </>
@@ -107,7 +107,7 @@ export function Understood({ card, facts, name, call, judge, drop, brought, say,
 function Sure({ fact }: { fact: Fact | undefined }): ReactElement | null {
   if (!fact) return null;
   return (
-    <small className="sure" data-certainty={fact.certainty}>
+    <small className="data-[certainty=certain]:font-bold data-[certainty=certain]:text-green" data-certainty={fact.certainty}>
       {CERTAINTY_WORDS[fact.certainty]}, {sayFrom(fact.from)}
     </small>
   );
@@ -119,9 +119,9 @@ function Trial({ card }: { card: HostCard }): ReactElement {
   const book = useMemo(() => makeBook([card]), [card]);
   const frame = link.trim() === '' ? undefined : frameOf(link.trim(), {}, book);
   return (
-    <div className="trial">
+    <div className="my-3 [&_.box]:type-code [&_.field]:w-full">
       <WordsField label={t('Try another link')} value={link} set={setLink} />
-      <p role="status">
+      <p className="my-1 min-h-[1.5em] wrap-anywhere" role="status">
         {frame === null && t('The card does not know this link. Bring it with its code, and it will.')}
         {frame && <code>{frame}</code>}
       </p>

@@ -49,8 +49,8 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
   };
   return (
     <div className="card-editor">
-      <header>
-        <h2>{before.name}</h2>
+      <header className="flex flex-wrap items-center gap-x-2 gap-y-1 area-[head]">
+        <h2 className="mr-auto">{before.name}</h2>
         <Button aria-label={t('Undo in the card')} disabled={past.length === 0} onClick={() => step({ do: 'undo' })}>
           {t('Undo')}
         </Button>
@@ -62,7 +62,11 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
           {t('Keep the card')}
         </Button>
       </header>
-      <fieldset className="card-drawing" disabled={!now} aria-label={t('The card as a drawing')}>
+      <fieldset
+        className="card-drawing m-0 min-w-0 overflow-auto border-0 pt-0 pr-2 pb-4 pl-0 [&_.field.long]:[flex-basis:100%]"
+        disabled={!now}
+        aria-label={t('The card as a drawing')}
+      >
         {!now && <p className="wrong">{t('The JSON is not right as it stands. This shows the card as it was last right.')}</p>}
         <div className="line editor-fields">
           <DraftField label={t('Name of the host')} value={right.name} change={(name) => change('name', { name })} />
@@ -73,7 +77,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
         <SettingsPart card={right} change={change} />
         <PlayerPart card={right} change={change} />
       </fieldset>
-      <section className="card-text" aria-label={t('The same as JSON')}>
+      <section className="flex min-h-0 flex-col gap-2" aria-label={t('The same as JSON')}>
         <CardJson
           ref={json}
           text={text}
@@ -83,7 +87,7 @@ export function CardEditor({ card: before }: { card: HostCard }): ReactElement {
           redo={() => step({ do: 'redo' })}
         />
         <div role="status">
-          <ul className="card-problems">
+          <ul className="card-problems *:py-[3px]">
             {problems.slice(0, 20).map((problem, i) => (
               <li key={i}>
                 <button type="button" className="inline-remedy" onClick={() => json.current?.show(problem.at, problem.length)}>

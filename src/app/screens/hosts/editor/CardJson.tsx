@@ -60,7 +60,9 @@ export function CardJson(props: Props): ReactElement {
       editor.focus();
     },
   }));
-  return <div ref={place} className="card-json" />;
+  return (
+    <div ref={place} className="card-json min-h-[240px] flex-1 overflow-hidden border border-line bg-pane max-desk:h-[60vh]" />
+  );
 }
 
 function complete({ state, pos, explicit }: CompletionContext): CompletionResult | null {

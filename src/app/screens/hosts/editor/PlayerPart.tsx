@@ -17,7 +17,7 @@ export function PlayerPart({ card, change }: { card: HostCard; change: Change })
     return (
       <section aria-label={t('Player messages')}>
         <h3>{t('Player messages')}</h3>
-        <p className="quiet">
+        <p className="text-quiet">
           {t('It is not known how its player reports. On the page of the card you can listen to it; or')}{' '}
           <Button variant="outlined" onClick={() => change('player', { player: NONE })}>
             {t('Say it by hand')}

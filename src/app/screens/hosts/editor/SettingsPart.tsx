@@ -38,7 +38,7 @@ export function SettingsPart({ card, change }: Props): ReactElement {
             {isHonoured(use) ? (
               <Honoured id={id} use={use} set={(one) => set(id, one)} />
             ) : (
-              <span className="quiet">
+              <span className="text-quiet">
                 {t('{spelling}; changed in the JSON', { spelling: saySpelt(id, card) || t('withdrawn by the host') })}
               </span>
             )}
