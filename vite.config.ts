@@ -138,6 +138,8 @@ export default defineConfig({
             },
             // Everything that the first screen needs comes in two files: a browser asks one origin for six at a time at most.
             { name: 'application', test: /\/app\/start\.tsx$/ },
+            // So does what opens over it, with the fields and dialogs of all screens: some twenty files by themselves.
+            { name: 'fields', test: /\/bench\/(?:TokenEditor|SettingFinder)\.tsx$/ },
           ],
         },
         entryFileNames: (chunk) =>

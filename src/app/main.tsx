@@ -8,11 +8,15 @@ import { loadScreen } from './screens/load.ts';
 
 const language = readLanguage();
 document.documentElement.lang = language;
+/** A task each, between which a press is answered. */
+const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
+
 void speak(language).then(async () => {
   const libraries = import('./libraries.ts');
   void loadScreen(location.pathname);
   await libraries;
-  // A task each, between which a press is answered.
-  await new Promise((done) => setTimeout(done));
-  await import('./start.tsx');
+  await breathe();
+  const { start } = await import('./start.tsx');
+  await breathe();
+  start();
 });

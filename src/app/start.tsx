@@ -1,6 +1,7 @@
 import { ready } from './early.ts';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
+import { startTransition } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { BrowserRouter } from 'react-router';
@@ -11,6 +12,7 @@ import { startDays } from './state/days.ts';
 import { followOwn } from './state/followOwn.ts';
 import { followTeam } from './state/followTeam.ts';
 import { readLayout } from './state/layOut.ts';
+import { openAtStart } from './state/openWork.ts';
 import { readTheme } from './state/readTheme.ts';
 import { workOffline } from './workOffline.ts';
 import { Unbroken } from './ui/Unbroken.tsx';
@@ -19,37 +21,45 @@ import { storageFound } from './state/view.ts';
 import { watchOpening } from './storage/database.ts';
 import { ONCE, server } from './state/server.ts';
 
-const store = makeStore();
-startAutosave(store);
-listenForShortcuts(store);
-const given = store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
-followOwn(store);
-followTeam(store);
-watchOpening((trouble) => store.dispatch(storageFound(trouble)));
-startDays(store);
-void navigator.storage?.persist?.().catch(() => undefined);
-void readTheme(store);
-void readLayout(store);
-
-workOffline();
-
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
-const styles = createCache({ key: 'pane', nonce });
-const { insert } = styles;
-// MUI's styles stand in a layer, so that what a screen says of its parts is said last (ui/ground.css).
-styles.insert = (selector, said, ...to) => insert(selector, { ...said, styles: `@layer mui{${said.styles}}` }, ...to);
-/** Milliseconds for which the first sight waits for what the server gives, which is under way since the page began. */
+/** Milliseconds for which the first sight waits for what it shows, which is under way since the page began. */
 const SOON = 200;
-void Promise.all([ready, Promise.race([given, new Promise((done) => setTimeout(done, SOON))])]).then(() => {
-  createRoot(document.querySelector('#application')!).render(
-    <CacheProvider value={styles}>
-      <Provider store={store}>
-        <Unbroken>
-          <BrowserRouter>
-            <Screens />
-          </BrowserRouter>
-        </Unbroken>
-      </Provider>
-    </CacheProvider>,
-  );
-});
+
+/** Begins: what was kept is read, what the server gives is asked for, and the screen is drawn. */
+export function start(): void {
+  const store = makeStore();
+  startAutosave(store);
+  listenForShortcuts(store);
+  const given = store.dispatch(server.endpoints.given.initiate(undefined, ONCE));
+  followOwn(store);
+  followTeam(store);
+  watchOpening((trouble) => store.dispatch(storageFound(trouble)));
+  startDays(store);
+  void navigator.storage?.persist?.().catch(() => undefined);
+  void readTheme(store);
+  void readLayout(store);
+
+  workOffline();
+
+  const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+  const styles = createCache({ key: 'pane', nonce });
+  const { insert } = styles;
+  // MUI's styles stand in a layer, so that what a screen says of its parts is said last (ui/ground.css).
+  styles.insert = (selector, said, ...to) => insert(selector, { ...said, styles: `@layer mui{${said.styles}}` }, ...to);
+  const shown = Promise.all([given, openAtStart(store, given)]).catch(() => undefined);
+  void Promise.all([ready, Promise.race([shown, new Promise((done) => setTimeout(done, SOON))])]).then(() => {
+    const root = createRoot(document.querySelector('#application')!);
+    startTransition(() =>
+      root.render(
+        <CacheProvider value={styles}>
+          <Provider store={store}>
+            <Unbroken>
+              <BrowserRouter>
+                <Screens />
+              </BrowserRouter>
+            </Unbroken>
+          </Provider>
+        </CacheProvider>,
+      ),
+    );
+  });
+}

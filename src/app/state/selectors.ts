@@ -19,7 +19,7 @@ import { PREVIEW } from '../preview.ts';
 import { shownAs, USUAL_FORM, type CodeFormId } from '../../core/steps/write/forms/list.ts';
 import type { Settings } from '../../core/known/settings/list.ts';
 import type { State } from './store.ts';
-import { factsAbout, selectGiven, selectReachedAt } from './answers.ts';
+import { factsAbout, selectGiven, selectReachedAt, selectSaid } from './answers.ts';
 
 export const selectWork = (state: State) => state.bench.present;
 const selectText = (state: State) => state.bench.present.text;
@@ -59,6 +59,29 @@ export const selectAbout = (state: State): string | undefined => {
   const item = selectItem(state);
   return item ? aboutOf(item) : undefined;
 };
+
+/**
+ * What the server is to be asked of the item, until it has answered. A file by itself says nothing; code of an unknown host is
+ * taken as it is, while a link may lead to a page that names its player.
+ */
+export const selectFactsWanted = createSelector(
+  [
+    // After an outage what is missing is asked for once more.
+    (state: State) => {
+      const about = selectAbout(state);
+      return state.world.serverAnswers && about !== undefined && selectSaid(state, about) === undefined ? about : null;
+    },
+    selectItem,
+    selectRecognised,
+    (state: State) => selectSite(state)?.column,
+  ],
+  (about, item, { candidate }, width) => {
+    if (about === null || item === null) return null;
+    if (item.host !== null) return { link: about, about, width };
+    // Of an unknown host nobody knows which parameters say what it is.
+    return item.form === 'address' && candidate.source === 'link' ? { link: candidate.address ?? about, about, width } : null;
+  },
+);
 
 export const selectHostFacts = (state: State): Facts => factsAbout(state, selectAbout(state) ?? '');
 

@@ -4,20 +4,22 @@ import './page.css';
 import './moments.css';
 import './code.css';
 import { Suspense, useCallback, useEffect, useState, type CSSProperties, type DragEvent, type ReactElement } from 'react';
+import { useStore } from 'react-redux';
 import { broughtIn, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
 import {
   selectEmbed,
   selectFacts,
+  selectFactsWanted,
   selectHouseStyle,
   selectAbout,
   selectItem,
   selectReachAddress,
-  selectRecognised,
   selectSite,
   selectWork,
 } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { askFacts } from '../../state/openWork.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { findProof } from '../../storage/embeds.ts';
 import { coverMeasured } from '../../state/view.ts';
 import { ONCE, server } from '../../state/server.ts';
@@ -131,30 +133,13 @@ function usePaste(bringIn: (text: string) => void): void {
   }, [bringIn]);
 }
 
-/** Asks the host, or the page, what it says of the item, once. A file by itself says nothing. */
+/** Asks the host, or the page, what it says of the item, once. */
 function useFacts(): void {
-  const dispatch = useAppDispatch();
-  const width = useAppSelector((state) => selectSite(state)?.column);
-  const about = useAppSelector(selectAbout);
-  const known = useAppSelector((state) => about !== undefined && selectSaid(state, about) !== undefined);
-  // Of an unknown host nobody knows which parameters say what it is.
-  const address = useAppSelector((state) =>
-    selectItem(state)?.host === null ? selectRecognised(state).candidate.address : null,
-  );
-  const asks = useAppSelector((state) => {
-    const item = selectItem(state);
-    // Code of an unknown host is taken as it is; a link may lead to a page that names its player.
-    return (
-      item !== null && (item.host !== null || (item.form === 'address' && selectRecognised(state).candidate.source === 'link'))
-    );
-  });
-  // After an outage what is missing is asked for once more.
-  const there = useAppSelector((state) => state.world.serverAnswers);
+  const store = useStore() as Store;
+  const wanted = useAppSelector(selectFactsWanted);
   useEffect(() => {
-    if (about === undefined || !asks || known || !there) return;
-    const wanted = { link: address ?? about, about, width };
-    void dispatch(server.endpoints.said.initiate(wanted, { subscribe: false }));
-  }, [dispatch, about, address, asks, known, there, width]);
+    if (wanted) void askFacts(store);
+  }, [store, wanted]);
 }
 
 /** Asks what visitors of the site get at the frame address, once it stays the same for a moment. */

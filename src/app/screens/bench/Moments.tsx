@@ -4,6 +4,7 @@ import type { Item } from '../../../core/model/item.ts';
 import type { Moment } from '../../../core/model/setting.ts';
 import type { SettingId } from '../../../core/known/settings/list.ts';
 import { MOMENT_NAMES } from '../../../messages/moments.ts';
+import { afterPaint } from '../../afterPaint.ts';
 import { findSetting } from '../../commands/findSetting.ts';
 import { toggleSettings } from '../../commands/toggleSettings.ts';
 import { sameData } from '../../state/sameData.ts';
@@ -48,11 +49,8 @@ export function Moments(): ReactElement {
   const unfolded = useAppSelector((state) => state.view.layout.settingsShown);
   const find = useCommand(findSetting);
   const fold = useCommand(toggleSettings);
-  // Ready before it is opened, and there even when the server goes.
-  useEffect(() => {
-    void loadEditor().catch(() => undefined);
-    void loadFinder().catch(() => undefined);
-  }, []);
+  // Ready before it is opened, and there even when the server goes; but not before there is something to open.
+  useEffect(() => afterPaint(() => void [loadEditor(), loadFinder()].map((loading) => loading.catch(() => undefined))), []);
   return (
     <section className="moments" aria-label={t('Moments')}>
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-4 max-desk:grid-cols-[minmax(0,1fr)]">

@@ -1,14 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate, useParams } from 'react-router';
-import { emptyWork } from '../../../core/keeping/shelf/work.ts';
 import type { SavedEmbed } from '../../../core/keeping/shelf/saved.ts';
-import { selectGiven, selectGivenStatus } from '../../state/answers.ts';
-import { EXAMPLE, opened } from '../../state/bench.ts';
+import { selectGivenStatus } from '../../state/answers.ts';
+import { EXAMPLE } from '../../state/bench.ts';
+import { findWork, openWork } from '../../state/openWork.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
-import { factsKept } from '../../state/world.ts';
-import { findEmbed, latestEmbed } from '../../storage/embeds.ts';
 
 /**
  * Keeps the address and the work on the Bench in step: an address opens what is saved under it, without
@@ -21,7 +19,6 @@ export function useBenchAddress(): boolean {
   const navigate = useNavigate();
   const present = useAppSelector((state) => state.bench.present.id);
   const ready = useAppSelector((state) => selectGivenStatus(state) === 'ready');
-  const example = useAppSelector((state) => selectGiven(state).example);
   const [missing, setMissing] = useState(false);
   const last = useRef({ present, wanted: undefined as string | undefined, settled: false });
 
@@ -41,14 +38,12 @@ export function useBenchAddress(): boolean {
     const open = (saved: SavedEmbed | undefined): void => {
       // Something may have been pasted since, and not be on the screen yet.
       if (!current || store.getState().bench.present.id !== present) return;
-      const work = saved?.work ?? { ...emptyWork('', EXAMPLE), text: example };
-      last.current = { present: work.id, wanted: work.id, settled: true };
-      if (saved?.facts.title && saved.item) dispatch(factsKept({ about: saved.item, facts: saved.facts }));
-      dispatch(opened(work, saved?.revision));
+      const id = openWork(store, saved);
+      last.current = { present: id, wanted: id, settled: true };
       setMissing(saved === undefined && wanted !== undefined && wanted !== EXAMPLE);
-      if (wanted !== work.id) void navigate({ pathname: `/bench/${work.id}`, hash: location.hash }, { replace: true });
+      if (wanted !== id) void navigate({ pathname: `/bench/${id}`, hash: location.hash }, { replace: true });
     };
-    find(wanted)
+    findWork(wanted)
       .then(open)
       .catch(() => {
         dispatch(storageFound('missing'));
@@ -57,11 +52,6 @@ export function useBenchAddress(): boolean {
     return () => {
       current = false;
     };
-  }, [ready, wanted, present, example, dispatch, store, navigate]);
+  }, [ready, wanted, present, dispatch, store, navigate]);
   return missing && present === EXAMPLE;
-}
-
-/** What is saved under the id; without an id, what was changed last. */
-async function find(id: string | undefined): Promise<SavedEmbed | undefined> {
-  return id === undefined ? latestEmbed() : findEmbed(id);
 }
