@@ -239,6 +239,8 @@ describe('keeping', () => {
     const { context, page } = await newVisitor(world.browser);
     await goTo(page, other.address);
     await waitForText(page, 'Opening the sluice');
+    // What opens over the Bench is fetched once the Bench is seen.
+    await page.waitForNetworkIdle();
     await other.stop();
     await waitForText(page, 'The server of Refenestra does not answer', 15_000);
     await type(page, 'begins at 0:12', 'Start time', '33');

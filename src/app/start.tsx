@@ -45,8 +45,10 @@ export function start(): void {
   const { insert } = styles;
   // MUI's styles stand in a layer, so that what a screen says of its parts is said last (ui/ground.css).
   styles.insert = (selector, said, ...to) => insert(selector, { ...said, styles: `@layer mui{${said.styles}}` }, ...to);
-  const shown = Promise.all([given, openAtStart(store, given)]).catch(() => undefined);
+  const drawn = new AbortController();
+  const shown = Promise.all([given, openAtStart(store, given, drawn.signal)]).catch(() => undefined);
   void Promise.all([ready, Promise.race([shown, new Promise((done) => setTimeout(done, SOON))])]).then(() => {
+    drawn.abort();
     const root = createRoot(document.querySelector('#application')!);
     startTransition(() =>
       root.render(

@@ -29,6 +29,7 @@ import { startAutosave } from './autosave.ts';
 import { broughtIn, changed, kept, opened } from './bench.ts';
 import { selectEmbed, selectFound, selectPreviewCode, selectRecognised } from './selectors.ts';
 import { followOwn } from './followOwn.ts';
+import { openAtStart } from './openWork.ts';
 import { makeStore, type Store } from './store.ts';
 import { emptyWork, settingsWith, workSchema } from '../../core/keeping/shelf/work.ts';
 import type { Facts } from '../../core/model/item.ts';
@@ -73,6 +74,39 @@ const made = (id: string, change: Partial<Made> = {}): Made => ({
   facts: {},
   look: [],
   ...change,
+});
+
+describe('what the Bench begins with is opened before it is drawn', () => {
+  const NOT_YET = new AbortController().signal;
+
+  async function openAt(address: { pathname: string; search?: string }, drawn = NOT_YET) {
+    const store = storeWithWorld();
+    store.dispatch(hostSays({ title: 'T' }));
+    const replaceState = vi.fn();
+    vi.stubGlobal('location', { search: '', hash: '#tour', ...address });
+    vi.stubGlobal('history', { state: null, replaceState });
+    await openAtStart(store, Promise.resolve(), drawn).finally(() => vi.unstubAllGlobals());
+    return { present: store.getState().bench.present, addresses: replaceState.mock.calls.map(([, , to]) => to as string) };
+  }
+
+  test.each([
+    { what: 'what was changed last', address: { pathname: '/' }, id: 'b' },
+    { what: 'what the address names', address: { pathname: '/bench/a' }, id: 'a' },
+    { what: 'nothing that is not there', address: { pathname: '/bench/gone' }, id: undefined },
+    { what: 'nothing where something is handed over', address: { pathname: '/', search: '?take=x' }, id: undefined },
+    { what: 'nothing on another screen', address: { pathname: '/shelf' }, id: undefined },
+    { what: 'nothing that comes too late', address: { pathname: '/' }, drawn: AbortSignal.abort(), id: undefined },
+  ])('$what', async ({ address, drawn, id }) => {
+    await saveEmbed(made('a'), 0, 1);
+    await saveEmbed(made('b'), 0, 2);
+    const { present, addresses } = await openAt(address, drawn);
+    expect(present.id).toBe(id ?? makeStore().getState().bench.present.id);
+    expect(addresses).toEqual(id === undefined ? [] : [`/bench/${id}#tour`]);
+  });
+
+  test('the example, where nothing is kept', async () => {
+    expect((await openAt({ pathname: '/' })).present.text).toBe(LINK);
+  });
 });
 
 test('a running order keeps where it stands, and its versions, when it is changed; gone back to, it is as it was', async () => {

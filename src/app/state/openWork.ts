@@ -1,7 +1,7 @@
 import type { SavedEmbed } from '../../core/keeping/shelf/saved.ts';
 import { emptyWork } from '../../core/keeping/shelf/work.ts';
 import { findEmbed, latestEmbed } from '../storage/embeds.ts';
-import { selectGiven } from './answers.ts';
+import { selectGiven, selectGivenStatus } from './answers.ts';
 import { EXAMPLE, opened } from './bench.ts';
 import { selectFactsWanted } from './selectors.ts';
 import { server } from './server.ts';
@@ -30,15 +30,14 @@ const BENCH = /^\/(?:bench\/([^/]+))?$/;
 
 /**
  * Opens what the address asks the Bench for before any of it is drawn, with what the host says of it: it would be drawn empty,
- * then without that, and then once more. What is not found, and what is handed over, is left to the Bench.
+ * then without that, and then once more. What is not found, what is handed over, and what comes when it is drawn already
+ * (`drawn`) is left to the Bench.
  */
-export async function openAtStart(store: Store, given: PromiseLike<unknown>): Promise<void> {
+export async function openAtStart(store: Store, given: PromiseLike<unknown>, drawn: AbortSignal): Promise<void> {
   const path = BENCH.exec(location.pathname);
   if (!path || location.search !== '') return;
-  const { id: before } = store.getState().bench.present;
   const [saved] = await Promise.all([findWork(path[1]), given]);
-  const state = store.getState();
-  if ((path[1] !== undefined && !saved) || selectGiven(state).cards.length === 0 || state.bench.present.id !== before) return;
+  if (drawn.aborted || (path[1] !== undefined && !saved) || selectGivenStatus(store.getState()) !== 'ready') return;
   history.replaceState(history.state, '', `/bench/${openWork(store, saved)}${location.hash}`);
   await askFacts(store);
 }
