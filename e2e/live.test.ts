@@ -66,7 +66,7 @@ describe('the live code', () => {
   test('pasted code is kept to the byte, but for what is set; set back, it is the same', () =>
     withCode(pasted(), async (page) => {
       await page.select('.code-head select', 'asItStands');
-      await waitForCode(page, '<!-- ferry -->');
+      await waitForCode(page, '<IFRAME  src');
       const before = await codeOf(page);
       await type(page, 'begins at 0:09', 'Start time', '1:30');
       await waitForCode(page, 'from=90');
