@@ -46,6 +46,7 @@ describe('the next episode', () => {
       await toShelf(page, '1 embed');
       await press(page, 'button', 'More on Opening the sluice at spring tide');
       await press(page, 'button', 'Next one like this');
+      await waitForText(page, 'It is set like the last one');
       await find(page, 'textbox', 'Share link or embed code');
       await page.keyboard.press('Tab');
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());

@@ -97,7 +97,7 @@ describe('embed', () => {
     [['--set', 'start=soon', LINK], 'Start time takes a time such as 42, 1:12 or 1m12s, not “soon”.'],
     [['--set', 'sparkle=on', LINK], 'There is no setting called “sparkle”.'],
     [['--set', 'start', LINK], '“start” is not name=value'],
-    [['--form', 'hologram', LINK], 'There is no form of code called “hologram”. There are responsive, padded, fixed, cover, '],
+    [['--form', 'hologram', LINK], 'There is no code type called “hologram”. There are responsive, padded, fixed, cover, '],
     [['--site', '/nowhere.json', LINK], 'The site /nowhere.json cannot be read'],
     [['--hosts', '/nowhere', LINK], 'The folder of host cards cannot be read'],
   ])('wrong use %j exits with 2', (args, sentence) => {

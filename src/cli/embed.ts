@@ -31,7 +31,7 @@ export async function embed(argument: string, options: Options): Promise<number>
   const { form } = options;
   if (!isCodeForm(form))
     throw new UsageError(
-      t('There is no form of code called “{form}”. There are {forms}.', { form, forms: FORMS.map((f) => f.id).join(', ') }),
+      t('There is no code type called “{form}”. There are {forms}.', { form, forms: FORMS.map((f) => f.id).join(', ') }),
     );
   const book = openBook(options.hosts);
   const asked = readSettings(options.set);

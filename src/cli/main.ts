@@ -48,7 +48,7 @@ withAsking(withHosts(withJson(program.command('embed'))))
   .description(t('embed code for a link or a code'))
   .option('--set <name=value>', t('a setting; may be given several times'), collect, [])
   .option('--site <file>', t('a site, as JSON'))
-  .option('--form <name>', t('form of code'), 'responsive')
+  .option('--form <name>', t('code type'), 'responsive')
   .option('--keep-running', t('keeps code that runs in what was pasted'))
   .argument('[text]', t('the text, or - for standard input'), '-')
   .action(run(embed));

@@ -1,11 +1,17 @@
 import type { NextStep } from '../core/proof/nextStep.ts';
+import { sayChanges } from './settings.ts';
 import { t } from './t.ts';
 
 /** What to do next, in one line, and what the button for it says. */
 export const NEXT_STEPS: {
   [Code in NextStep['code']]: { words: (step: Extract<NextStep, { code: Code }>) => string; press?: string };
 } = {
-  paste: { words: () => t('Paste a share link or an embed code to begin.') },
+  paste: {
+    words: ({ waiting }) =>
+      Object.keys(waiting).length === 0
+        ? t('Paste a share link or an embed code to begin.')
+        : t('Paste the next link. It is set like the last one: {settings}.', { settings: sayChanges(waiting) }),
+  },
   fix: {
     words: ({ count }) => t('{count, plural, one {# error stands in the way.} other {# errors stand in the way.}}', { count }),
     press: t('Show it'),

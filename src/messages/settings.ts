@@ -96,7 +96,7 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   title: [t('no title'), (v) => t('titled “{v}”', { v })],
   widthMode: [
     t('usual width'),
-    (v) => ({ fill: t('fills the column'), atMost: t('at most so wide'), fixed: t('one width') })[v] ?? v,
+    (v) => ({ fill: t('fills the column'), atMost: t('narrower on small screens'), fixed: t('one width') })[v] ?? v,
   ],
   width: [t('no width set'), (v) => t('{v} px wide', { v })],
   ratio: [t('its own ratio'), (v) => t('ratio {v}', { v })],
@@ -145,11 +145,16 @@ const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   panels: { transcript: t('Transcript'), topics: t('Topics'), people: t('People') },
 };
 
+/** What is changed, within a sentence. */
+export const sayChanges = (changes: SettingsFix): string =>
+  Object.entries(changes)
+    .map(([id, value]) =>
+      value === null ? t('drop {setting}', { setting: within(labelOf(id as SettingId)) }) : saySetting(id as SettingId, value),
+    )
+    .join(', ');
+
 /** A fix as it stands on its button. */
 export function sayFix(fix: SettingsFix): string {
-  const parts = Object.entries(fix).map(([id, value]) =>
-    value === null ? t('drop {setting}', { setting: within(labelOf(id as SettingId)) }) : saySetting(id as SettingId, value),
-  );
-  const words = parts.join(', ');
+  const words = sayChanges(fix);
   return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -22,7 +22,7 @@ export interface BenchState {
 }
 
 /** Id of the Bench before anything was opened on it; nothing is ever kept under it. */
-const NOTHING_OPENED = 'new';
+export const NOTHING_OPENED = 'new';
 /** What stands there at the very first start. */
 export const EXAMPLE = 'example';
 const LONGEST_PAST = 200;

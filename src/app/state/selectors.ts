@@ -184,7 +184,11 @@ export const selectEmbed = createSelector(
 );
 
 export const selectNextStep = (state: State): NextStep =>
-  nextStep(selectEmbed(state), { copied: state.view.copiedCode, proof: state.proof.proof });
+  nextStep(selectEmbed(state), {
+    copied: state.view.copiedCode,
+    proof: state.proof.proof,
+    waiting: selectChanges(state),
+  });
 
 /** Which settings stand at which moment. */
 export const selectStations = createSelector(

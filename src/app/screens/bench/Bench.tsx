@@ -5,7 +5,7 @@ import './moments.css';
 import './code.css';
 import { Suspense, useCallback, useEffect, useState, type CSSProperties, type DragEvent, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { broughtIn, styleTaken } from '../../state/bench.ts';
+import { broughtIn, NOTHING_OPENED, styleTaken } from '../../state/bench.ts';
 import { proofFound } from '../../state/proof.ts';
 import {
   selectEmbed,
@@ -105,7 +105,9 @@ export function Bench(): ReactElement {
 function useSettled(): boolean {
   const [settled, setSettled] = useState(false);
   const complete = useAppSelector((state) => {
-    if (state.bench.touched || !state.world.serverAnswers || selectGivenStatus(state) === 'failed') return true;
+    const { touched, present } = state.bench;
+    const waits = present.id !== NOTHING_OPENED && present.text === '';
+    if (touched || waits || !state.world.serverAnswers || selectGivenStatus(state) === 'failed') return true;
     const about = selectAbout(state);
     return about !== undefined && selectSaid(state, about) !== undefined;
   });

@@ -10,7 +10,7 @@ const OVER: Piece[] = [{ text: 'position:absolute;top:0;left:0;width:100%;height
 export const padded = defineForm({
   id: 'padded',
   label: 'Responsive, older CSS',
-  help: 'An iframe that follows the column by the padding of a wrapper, for editors that strip newer CSS.',
+  help: 'An iframe that keeps its shape by the padding of a wrapper, for editors that strip newer CSS.',
   language: 'html',
   carries: 'everything',
   shownAs: 'padded',

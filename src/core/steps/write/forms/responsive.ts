@@ -6,7 +6,7 @@ import { fluidSize } from '../frame.ts';
 export const responsive = defineForm({
   id: 'responsive',
   label: 'Responsive HTML',
-  help: 'An iframe that follows the width of the column, without script.',
+  help: 'An iframe as wide as the column, or as you set it, without script.',
   language: 'html',
   carries: 'everything',
   shownAs: 'responsive',
