@@ -85,6 +85,7 @@ describe('Sites', () => {
       const field = (await page.waitForSelector('.side-list input[multiple]')) as ElementHandle<HTMLInputElement>;
       await field.uploadFile(html, css);
       await until(page, () => document.querySelector('.site h2')?.textContent === 'Reed Cutters');
+      await waitForText(page, 'Learnt from the page: column');
       const value = (role: string, name: string): Promise<string> =>
         find(page, role, name).then((input) => input.evaluate((element) => (element as HTMLInputElement).value));
       expect(await value('spinbutton', 'Column')).toBe('612');

@@ -28,7 +28,9 @@ export function Placements({ placed, set }: Props): ReactElement {
       <ul className="detail-list">
         {placed.map((one) => (
           <li key={one.address}>
-            <span>{one.address.replace(/^https?:\/\//, '')}</span>
+            <a href={one.address} target="_blank" rel="noreferrer">
+              {one.address.replace(/^https?:\/\//, '')}
+            </a>
             <small>{t('since {since}', { since: showDay(one.since) })}</small>
             <button
               type="button"

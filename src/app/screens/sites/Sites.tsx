@@ -12,6 +12,7 @@ import { TextFileButton } from '../../fields/FileButton.tsx';
 import type { NamedText } from '../../ui/files.ts';
 import { measureSite } from './measureSite.ts';
 import { SiteEditor } from './SiteEditor.tsx';
+import { sayLearnt } from '../../../messages/sites.ts';
 import { t } from '../../../messages/t.ts';
 
 const newId = (): string => `site-${Date.now().toString(36)}`;
@@ -25,6 +26,7 @@ export function Sites(): ReactElement {
   const team = useAppSelector((state) => selectGiven(state).team.sites);
   const own = new Set(useAppSelector((state) => state.world.ownSites).map((one) => one.id));
   const [wrong, setWrong] = useState<string | null>(null);
+  const [learnt, setLearnt] = useState<{ id: string; words: string } | null>(null);
   const site = sites.find((one) => one.id === id) ?? (id === undefined ? sites[0] : undefined);
   const bringIn = async ([file]: NamedText[]): Promise<void> => {
     const read = readSiteFile(file!.text);
@@ -47,12 +49,13 @@ export function Sites(): ReactElement {
     if (!like) return;
     if (!page) return setWrong(t('There is no page among these files. Save a page of the site, and choose its .html file.'));
     const sheets = files.filter(({ name }) => /\.css$/i.test(name)).map(({ text }) => text);
-    const learnt = learnSite(await measureSite(page.text, sheets), like, newId());
-    if ('wrong' in learnt)
+    const found = learnSite(await measureSite(page.text, sheets), like, newId());
+    if ('wrong' in found)
       return setWrong(t('There is no text on this page, so its column cannot be measured. Save a page with a few paragraphs.'));
     setWrong(null);
-    await keepSite(store, learnt.site);
-    void navigate(`/sites/${learnt.site.id}`);
+    setLearnt({ id: found.site.id, words: sayLearnt(found.unsaid, like.name) });
+    await keepSite(store, found.site);
+    void navigate(`/sites/${found.site.id}`);
   };
   return (
     <div className="sites grid min-h-[100vh] grid-cols-[240px_minmax(0,1fr)] max-tablet:grid-cols-[minmax(0,1fr)]">
@@ -83,8 +86,8 @@ export function Sites(): ReactElement {
           give={learn}
         />
         <p className="text-quiet">{t('Choose the page and its style sheets together; nothing in them is run.')}</p>
-        <p role="status" className="wrong">
-          {wrong}
+        <p role="status" className={wrong === null ? 'text-quiet' : 'wrong'}>
+          {wrong ?? (learnt?.id === site?.id && learnt?.words)}
         </p>
       </nav>
       {site ? (

@@ -40,7 +40,7 @@ describe('a site as its page shows it', () => {
       margin: 19,
       typeface: { family: 'sans-serif', size: 18 },
       followsTheme: false,
-      dark: like.dark,
+      dark: { text: '#fefefe', ground: '#222222' },
       palette: [{ name: 'reed', colour: '#7a8b3c' }],
       keeps: [],
       sample: { heading: 'Reeds', before: 'We cut reeds.', after: like.sample.after },
@@ -51,6 +51,9 @@ describe('a site as its page shows it', () => {
     const odd = learnt({ column: 9, margin: -4, size: 400, language: '', address: 'file:///home/page.html', title: '' });
     expect(siteSchema.safeParse(odd).success).toBe(true);
     expect(odd).toMatchObject({ column: 200, margin: 0, language: like.language, address: like.address, name: like.name });
+    expect(learnSite({ ...measures, address: '', language: '' }, like, 'site-x')).toMatchObject({
+      unsaid: ['address', 'language'],
+    });
     expect(learnt({ column: null })).toEqual({ wrong: 'noText' });
     expect(learnt({ dark: { text: '#eeeeee', ground: '#111111' } })).toMatchObject({
       followsTheme: true,
