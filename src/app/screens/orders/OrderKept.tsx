@@ -20,7 +20,7 @@ export function OrderKept({ order, goBack }: Props): ReactElement | null {
       <h3>{t('Placed on')}</h3>
       <Placements placed={kept.placed} set={(placed) => void savePlaced(order.id, placed)} />
       <h3>{t('Versions')}</h3>
-      {kept.versions.length === 0 && <p className="text-quiet">{t('The code was not taken yet.')}</p>}
+      {kept.versions.length === 0 && <p className="text-quiet">{t('The code was not copied yet.')}</p>}
       <ul className="detail-list">
         {kept.versions.map(({ taken, order: was }) => (
           <li key={taken}>

@@ -104,10 +104,10 @@ export function EmbedDetail({ embed, close, remove, open, narrow }: Props): Reac
       <Part title={t('Placed on')}>
         <Placements placed={embed.placed} set={(placed) => change({ placed, stage: placed.length > 0 ? 'placed' : 'ready' })} />
       </Part>
-      <Part title={t('Taken')}>
+      <Part title={t('Copied')}>
         <Versions embed={embed} />
       </Part>
-      <Part title={t('Proved')}>
+      <Part title={t('Tested')}>
         <Proved id={embed.id} />
       </Part>
       <Suspense fallback={null}>{kit && <PostKit embed={embed} close={() => setKit(false)} />}</Suspense>

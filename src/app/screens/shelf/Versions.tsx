@@ -17,7 +17,7 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
   const versions = useLiveQuery(() => listVersions(embed.id), [embed.id]) ?? [];
   const [beside, setBeside] = useState<Version | null>(null);
   const store = useStore() as Store;
-  if (versions.length === 0) return <p className="text-quiet">{t('The code was not taken yet.')}</p>;
+  if (versions.length === 0) return <p className="text-quiet">{t('The code was not copied yet.')}</p>;
   return (
     <>
       <ul className="detail-list">
@@ -41,7 +41,7 @@ export function Versions({ embed }: { embed: SavedEmbed }): ReactElement {
       </ul>
       {beside && (
         <DialogFrame
-          title={t('Taken on {taken}, and now', { taken: showMoment(beside.taken) })}
+          title={t('Copied on {taken}, and now', { taken: showMoment(beside.taken) })}
           close={() => setBeside(null)}
           wide
         >
