@@ -151,7 +151,13 @@ function useRoom(): [(element: HTMLElement | null) => void, { width: number; hei
   const attach = useCallback((element: HTMLElement | null) => {
     watch.current?.disconnect();
     if (!element) return;
-    watch.current = new ResizeObserver(() => setRoom({ width: element.clientWidth, height: element.clientHeight }));
+    const measure = (): void => {
+      const { clientWidth: width, clientHeight: height } = element;
+      setRoom((before) => (before.width === width && before.height === height ? before : { width, height }));
+    };
+    // Before it is painted for the first time, so that nothing moves then.
+    measure();
+    watch.current = new ResizeObserver(measure);
     watch.current.observe(element);
   }, []);
   return [attach, room];
