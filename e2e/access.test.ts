@@ -23,7 +23,7 @@ describe.each([
     await bringIn(page, `http://lanternreel.localhost:${world.server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
     await waitForText(page, 'The ferry at first light');
     await choose(page, 'waits for a press', 'Autoplay', 'on');
-    await choose(page, 'then anyone’s videos', 'Related videos', 'None');
+    await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
     expect(await findings(page)).toEqual([]);
     await openToken(page, 'begins at 0:09', 'Start time');
     expect(await findings(page)).toEqual([]);
@@ -34,7 +34,7 @@ describe.each([
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Close');
     await waitForNoDialog(page);
-    await press(page, 'button', 'Paste back');
+    await press(page, 'button', 'Check published code');
     const source = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
     await source.focus();
     await page.keyboard.sendCharacter('<p>Nothing</p>');
@@ -108,7 +108,7 @@ test('the whole job can be done by keyboard alone', async () => {
   await keys('Escape', 'f');
   await find(page, 'combobox', 'Find a setting');
   await keys('r', 'e', 'l', 'Enter');
-  await find(page, 'dialog', 'Related videos');
+  await find(page, 'dialog', 'Suggestions at the end');
   await keys('Escape');
   await waitForNoDialog(page);
   // Of a group only one stops the Tab key; arrows walk on, and round.

@@ -109,8 +109,8 @@ describe('settings', () => {
     anew(async (page) => {
       await bringIn(page, video());
       await waitForText(page, 'Opening the sluice');
-      await choose(page, 'then anyone’s videos', 'Related videos', 'None');
-      await openToken(page, 'then no videos in part', 'Related videos');
+      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
+      await openToken(page, 'then suggests nothing in part', 'Suggestions at the end');
       await waitForText(page, 'the nearest is to show only those of the same channel. (since 2024-11-18)');
     }));
 

@@ -68,7 +68,7 @@ describe('the Host book', () => {
       expect((await page.$$('.book-grid thead th a')).length).toBe(readCardFiles(world.server.address).length);
       await page.select('select[aria-label="Kind of item"]', 'map');
       await until(page, () => document.querySelector('.book-grid thead')!.textContent === 'SettingWaymoss');
-      expect(await page.$eval('.book-grid tbody', (body) => body.textContent)).not.toContain('Related videos');
+      expect(await page.$eval('.book-grid tbody', (body) => body.textContent)).not.toContain('Suggestions at the end');
       await page.select('select[aria-label="Kind of item"]', '');
       await press(page, 'link', 'Lanternreel');
       await waitForText(page, 'From link to frame');

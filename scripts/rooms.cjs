@@ -13,7 +13,7 @@ const FLOORS = [
   {
     floor: 'proof',
     tells: 'what is observed: at the frame address, in play, on the published page',
-    rooms: { reach: [], playThrough: [], pasteBack: [] },
+    rooms: { reach: [], playThrough: [], published: [] },
   },
   { floor: 'context.ts', tells: 'what holds for an embed, whatever step looks at it', rooms: {} },
   {

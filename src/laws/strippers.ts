@@ -1,7 +1,7 @@
 import createPurifier from 'dompurify';
 import { JSDOM } from 'jsdom';
 import sanitize from 'sanitize-html';
-import { strip } from '../core/proof/pasteBack/strip.ts';
+import { strip } from '../core/proof/published/strip.ts';
 
 const NOTHING = { scripts: false, elements: [], attributes: [], properties: [] };
 const purifier = createPurifier(new JSDOM('').window);

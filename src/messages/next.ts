@@ -24,7 +24,7 @@ export const NEXT_STEPS: {
   },
   copy: { words: () => t('It did as asked. Copy the code.') },
   place: {
-    words: () => t('Copied. Once it is on your page, paste the page’s code back to see what became of it.'),
-    press: t('Paste it back'),
+    words: () => t('Copied. Once it is published, see whether the site changed the code.'),
+    press: t('Check published code'),
   },
 };

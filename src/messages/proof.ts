@@ -48,15 +48,15 @@ const WORDS: Record<QuestionId, Words> = {
   afterwards: {
     say: oneOf({
       again: t('then begins again'),
-      same: t('then shows its own channel’s works'),
-      any: t('then shows works of others'),
-      none: t('then shows no other works'),
+      same: t('then suggests its own channel'),
+      any: t('then suggests anything'),
+      none: t('then suggests nothing'),
       stops: t('then stands still'),
     }),
     ask: oneOfAsked({
       again: t('Did it begin again?'),
-      same: t('Were the works at the end its own channel’s alone?'),
-      none: t('Was the end free of other works?'),
+      same: t('Did it suggest only its own channel at the end?'),
+      none: t('Did it suggest nothing at the end?'),
     }),
   },
 };

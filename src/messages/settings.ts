@@ -73,8 +73,9 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   end: [t('plays to the end'), (v) => t('ends at {v}', { v })],
   loop: [t('plays once'), (v) => (v === 'on' ? t('begins again') : t('plays once'))],
   related: [
-    t('then anyone’s videos'),
-    (v) => ({ any: t('then anyone’s videos'), same: t('then its own channel'), none: t('then no videos') })[v] ?? v,
+    t('then suggests anything'),
+    (v) =>
+      ({ any: t('then suggests anything'), same: t('then suggests its own channel'), none: t('then suggests nothing') })[v] ?? v,
   ],
   load: [
     t('loads with the page'),
@@ -133,7 +134,7 @@ const OPTIONS: { readonly [Id in SettingId]?: Record<string, string> } = {
   widthMode: { fill: t('Fill the column'), atMost: t('At most'), fixed: t('Fixed') },
   align: { start: t('Left'), centre: t('Centre'), end: t('Right') },
   load: { all: t('With the page'), near: t('When near'), ask: t('On request') },
-  related: { any: t('Anyone’s'), same: t('Same channel'), none: t('None') },
+  related: { any: t('Anything'), same: t('Same channel'), none: t('Nothing') },
   tracking: { usual: t('As usual'), reduced: t('Reduced') },
   density: { full: t('Full'), slim: t('Slim') },
   theme: { light: t('Light'), dark: t('Dark'), page: t('As the page') },

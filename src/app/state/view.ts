@@ -7,7 +7,7 @@ import { USUAL_LAYOUT, type BenchLayout } from './benchLayout.ts';
 import type { Removed } from '../storage/removed.ts';
 import type { SettingId } from '../../core/known/settings/list.ts';
 
-/** What else is done with a code: compared with what was pasted, taken in several types, pasted back, given dates. */
+/** What else is done with a code: compared with what was pasted, taken in several types, compared with what was published, given dates. */
 export type CodeWay = 'compare' | 'several' | 'back' | 'dates';
 
 /** How the screen stands; nothing of it is undone. */

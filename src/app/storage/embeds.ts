@@ -2,11 +2,11 @@ import { nanoid } from '@reduxjs/toolkit';
 import { proofSchema, type Proof } from '../../core/proof/playThrough/proof.ts';
 import {
   joinedTags,
-  pastedBackSchema,
+  publishedCodeSchema,
   pictureSchema,
   savedSchema,
   versionSchema,
-  type PastedBack,
+  type PublishedCode,
   type Picture,
   type SavedEmbed,
   type Version,
@@ -23,7 +23,7 @@ export interface Whole {
   versions: Version[];
   picture?: Picture | undefined;
   proof?: Proof | undefined;
-  back?: PastedBack | undefined;
+  back?: PublishedCode | undefined;
 }
 
 const { embeds, versions, pictures, proofs, backs } = database;
@@ -137,7 +137,7 @@ export async function wholesOf(ids: readonly string[]): Promise<Whole[]> {
         versions: byEmbed.get(embed.id) ?? [],
         picture: pictureSchema.safeParse(thumbnails[at]).data,
         proof: proofSchema.safeParse(seen[at]).data,
-        back: pastedBackSchema.safeParse(returned[at]).data,
+        back: publishedCodeSchema.safeParse(returned[at]).data,
       };
     });
   });
@@ -223,11 +223,11 @@ export async function saveProof(proof: Proof): Promise<void> {
   await proofs.put(proof);
 }
 
-/** What the site made of an embed, as it was pasted back last. */
-export async function findPastedBack(id: string): Promise<PastedBack | undefined> {
-  return pastedBackSchema.safeParse(await backs.get(id)).data;
+/** What the site made of an embed, as its published code was checked last. */
+export async function findPublishedCode(id: string): Promise<PublishedCode | undefined> {
+  return publishedCodeSchema.safeParse(await backs.get(id)).data;
 }
 
-export async function savePastedBack(back: PastedBack): Promise<void> {
+export async function savePublishedCode(back: PublishedCode): Promise<void> {
   await backs.put(back);
 }

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import { severityOf, type Loss } from '../../core/proof/pasteBack/loss.ts';
-import { sayLoss } from '../../messages/pasteBack.ts';
+import { severityOf, type Loss } from '../../core/proof/published/loss.ts';
+import { sayLoss } from '../../messages/published.ts';
 import { FindingRow } from './FindingRow.tsx';
 import { t } from '../../messages/t.ts';
 

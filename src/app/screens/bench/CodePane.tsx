@@ -30,8 +30,8 @@ const CodeComparison = lazily(
   () => null,
 );
 
-const PasteBack = lazily(
-  () => import('./PasteBack.tsx').then((module) => module.PasteBack),
+const PublishedCode = lazily(
+  () => import('./PublishedCode.tsx').then((module) => module.PublishedCode),
   () => null,
 );
 
@@ -65,7 +65,7 @@ function PlainCode({ text }: { text: string }): ReactElement {
 const WAYS: readonly { way: CodeWay; words: string }[] = [
   { way: 'compare', words: t('Compare') },
   { way: 'several', words: t('Several types') },
-  { way: 'back', words: t('Paste back') },
+  { way: 'back', words: t('Check published code') },
   { way: 'dates', words: t('Dates') },
 ];
 
@@ -116,7 +116,7 @@ export function CodePane(): ReactElement {
       </Toolbar>{' '}
       <Suspense fallback={null}>
         {beside === 'compare' && <CodeComparison close={close} />}
-        {beside === 'back' && <PasteBack close={close} />}
+        {beside === 'back' && <PublishedCode close={close} />}
         {beside === 'dates' && <Dates close={close} />}
         {beside === 'several' && <SeveralCodes close={close} />}
       </Suspense>

@@ -6,7 +6,7 @@ import type { Order } from '../../../core/order/order.ts';
 import type { OrderPage } from '../../../core/order/page/page.ts';
 import { SCRIPT_HASH } from '../../../core/order/page/script.ts';
 import type { Site } from '../../../core/model/site.ts';
-import { compareBack } from '../../../core/proof/pasteBack/compare.ts';
+import { compareBack } from '../../../core/proof/published/compare.ts';
 import { FORM_NOTES, FORM_WORDS } from '../../../messages/order.ts';
 import { copyText } from '../../copyText.ts';
 import { selectBook } from '../../state/selectors.ts';

@@ -13,7 +13,14 @@ import { sayFindingCode, STATE_NAMES } from '../../../messages/shelf.ts';
 import { reaimIn } from '../../state/remake.ts';
 import { selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
-import { changeEmbeds, duplicateEmbed, findPastedBack, findProof, replaceWorks, type EmbedNotes } from '../../storage/embeds.ts';
+import {
+  changeEmbeds,
+  duplicateEmbed,
+  findPublishedCode,
+  findProof,
+  replaceWorks,
+  type EmbedNotes,
+} from '../../storage/embeds.ts';
 import { lazily } from '../../ui/lazily.ts';
 import { STATE_EDGE } from './ShelfList.tsx';
 import { Versions } from './Versions.tsx';
@@ -145,7 +152,7 @@ function OneLine({ label, value, keep }: { label: string; value: string; keep: (
 
 /** Its play-through, and what the site made of it. */
 function Proved({ id }: { id: string }): ReactElement {
-  const [proof, back] = useLiveQuery(() => Promise.all([findProof(id), findPastedBack(id)]), [id]) ?? [];
+  const [proof, back] = useLiveQuery(() => Promise.all([findProof(id), findPublishedCode(id)]), [id]) ?? [];
   const wrong = proof?.rows.filter(({ verdict }) => verdict === 'differs').length ?? 0;
   return (
     <ul className="detail-list">
@@ -163,9 +170,9 @@ function Proved({ id }: { id: string }): ReactElement {
       <li>
         {back
           ? back.losses === 0
-            ? t('Pasted back on {date}: nothing lost', { date: showDay(back.date) })
-            : t('Pasted back on {date}: {losses} not as given', { date: showDay(back.date), losses: back.losses })
-          : t('Not pasted back yet')}
+            ? t('Published code checked on {date}: nothing lost', { date: showDay(back.date) })
+            : t('Published code checked on {date}: {losses} not as given', { date: showDay(back.date), losses: back.losses })
+          : t('Published code not checked yet')}
       </li>
     </ul>
   );

@@ -8,7 +8,7 @@ import { readJson } from '../../model/json.ts';
 import { keptOrderSchema } from '../../order/order.ts';
 import { proofSchema } from '../../proof/playThrough/proof.ts';
 import { siteSchema } from '../../model/site.ts';
-import { pastedBackSchema, pictureSchema, savedSchema, searchesSchema, versionSchema } from '../shelf/saved.ts';
+import { publishedCodeSchema, pictureSchema, savedSchema, searchesSchema, versionSchema } from '../shelf/saved.ts';
 import { lessonSchema } from '../../teach/examples.ts';
 import { styleSchema } from '../../known/styles/style.ts';
 import { migrated } from './migrate.ts';
@@ -31,7 +31,7 @@ export const bundleSchema = z.strictObject({
   embeds: z.array(savedSchema).max(200_000),
   versions: z.array(versionSchema).max(1_000_000).default([]),
   proofs: z.array(proofSchema).default([]),
-  backs: z.array(pastedBackSchema).default([]),
+  backs: z.array(publishedCodeSchema).default([]),
   sites: z.array(siteSchema).max(10_000).default([]),
   styles: z.array(styleSchema).max(10_000).default([]),
   cards: z.array(cardSchema).max(10_000).default([]),

@@ -98,8 +98,8 @@ export const pictureSchema = z.object({
 });
 export type Picture = z.infer<typeof pictureSchema>;
 
-/** What the site made of an embed, when it was pasted back last. */
-export const pastedBackSchema = z.object({
+/** What the site made of an embed, when its published code was checked last. */
+export const publishedCodeSchema = z.object({
   id,
   date: time,
   /** The code that was given. */
@@ -109,7 +109,7 @@ export const pastedBackSchema = z.object({
   /** How many things were not as they were given. */
   losses: z.number().int().min(0),
 });
-export type PastedBack = z.infer<typeof pastedBackSchema>;
+export type PublishedCode = z.infer<typeof publishedCodeSchema>;
 
 /** The four states that a publisher sees. */
 export const STATES = ['draft', 'ready', 'placed', 'look'] as const;

@@ -5,7 +5,7 @@ export const related = defineSetting({
   moment: 'end',
   foremost: true,
   value: { type: 'choice', options: ['any', 'same', 'none'] },
-  label: 'Related videos',
-  help: 'What is offered at the end: videos of anyone, of the same channel, or none.',
+  label: 'Suggestions at the end',
+  help: 'What is suggested at the end: related items of anyone, of the same channel or show, or none.',
   kinds: ['video', 'live', 'podcast'],
 });

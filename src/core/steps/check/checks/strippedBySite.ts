@@ -1,7 +1,7 @@
 import type { Site } from '../../../model/site.ts';
-import { compareBack } from '../../../proof/pasteBack/compare.ts';
-import type { Loss } from '../../../proof/pasteBack/loss.ts';
-import { strip } from '../../../proof/pasteBack/strip.ts';
+import { compareBack } from '../../../proof/published/compare.ts';
+import type { Loss } from '../../../proof/published/loss.ts';
+import { strip } from '../../../proof/published/strip.ts';
 import { defineCheck, NOTHING } from '../rule.ts';
 
 export const strippedBySite = defineCheck({

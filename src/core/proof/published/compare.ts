@@ -4,7 +4,7 @@ import type { Loss } from './loss.ts';
 
 /**
  * What a site made of a code: the code as it was given, and the source of the page, or of the part of it that was
- * pasted back. Elements are found again by what their attributes still say.
+ * brought in. Elements are found again by what their attributes still say.
  */
 export function compareBack(given: string, back: string): Loss[] {
   const wanted = elementsOf(given);

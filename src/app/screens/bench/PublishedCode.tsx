@@ -1,16 +1,16 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
-import { compareBack, mainTag } from '../../../core/proof/pasteBack/compare.ts';
-import { joinStrips, learn, type Loss } from '../../../core/proof/pasteBack/loss.ts';
-import { survivor } from '../../../core/proof/pasteBack/survive.ts';
+import { compareBack, mainTag } from '../../../core/proof/published/compare.ts';
+import { joinStrips, learn, type Loss } from '../../../core/proof/published/loss.ts';
+import { survivor } from '../../../core/proof/published/survive.ts';
 import { offeredInstead } from '../../../core/steps/write/forms/list.ts';
 import { formChosen, kept } from '../../state/bench.ts';
 import { keepSite } from '../../state/ownSites.ts';
 import { selectEmbed, selectSite, selectVariant } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { storageFound } from '../../state/view.ts';
-import { savePastedBack } from '../../storage/embeds.ts';
+import { savePublishedCode } from '../../storage/embeds.ts';
 import { TextFileButton } from '../../fields/FileButton.tsx';
 import { Losses } from '../../ui/Losses.tsx';
 import { DialogFrame } from '../../ui/DialogFrame.tsx';
@@ -19,7 +19,7 @@ import { formLabelOf } from '../../../messages/labels.ts';
 import { WordsField } from '../../fields/WordsField.tsx';
 
 /** What the site made of the code that it was given, and the form of code that would survive there. */
-export function PasteBack({ close }: { close: () => void }): ReactElement {
+export function PublishedCode({ close }: { close: () => void }): ReactElement {
   const [back, setBack] = useState('');
   const given = useAppSelector((state) => selectEmbed(state)?.code.text ?? '');
   const name = useAppSelector((state) => selectSite(state)?.name);
@@ -29,14 +29,14 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
   const keep = (): void => {
     const losses = compareBack(given, back).length;
     dispatch(kept(null));
-    savePastedBack({ id, date: Date.now(), given, back: back.slice(0, LONGEST_BACK), losses }).then(
+    savePublishedCode({ id, date: Date.now(), given, back: back.slice(0, LONGEST_BACK), losses }).then(
       () => setKeptBack(back),
       () => dispatch(storageFound('full')),
     );
   };
   return (
     <DialogFrame
-      title={t('Paste back: what {name} made of the code', { name })}
+      title={t('Published code: what {name} made of it', { name })}
       close={close}
       wide
       className="[&_.MuiButton-root]:inline-flex [&_ul]:my-2"
@@ -61,7 +61,7 @@ export function PasteBack({ close }: { close: () => void }): ReactElement {
   );
 }
 
-/** Of a whole page that was pasted back, as much is kept. */
+/** Of the published page as much is kept. */
 const LONGEST_BACK = 200_000;
 
 function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: string; close: () => void }): ReactElement {

@@ -1,4 +1,4 @@
-import type { Loss } from '../core/proof/pasteBack/loss.ts';
+import type { Loss } from '../core/proof/published/loss.ts';
 import { t } from './t.ts';
 
 /** Sentences about what a site made of the code. */

@@ -51,9 +51,9 @@ const TOLD: Record<string, { says: string; take?: string; then: string }> = {
   },
 };
 
-async function pasteBack(page: Page, site: (code: string) => string): Promise<void> {
+async function checkPublished(page: Page, site: (code: string) => string): Promise<void> {
   const code = await codeOf(page);
-  await press(page, 'button', 'Paste back');
+  await press(page, 'button', 'Check published code');
   const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
   await field.focus();
   await page.keyboard.sendCharacter(`<html><body><h1>A page</h1>${site(code)}</body></html>`);
@@ -76,14 +76,14 @@ test('every stripper is told, and what is offered instead survives it', () =>
     for (const [name, { says, take, then }] of Object.entries(TOLD)) {
       await useForm(page, 'responsive');
       await waitForCode(page, 'aspect-ratio');
-      await pasteBack(page, STRIPPERS[name]!);
+      await checkPublished(page, STRIPPERS[name]!);
       await waitForText(page, says);
       if (take) {
         await press(page, 'button', take);
         await waitForNoDialog(page);
         await waitForNoCode(page, 'aspect-ratio');
         const code = await codeOf(page);
-        await pasteBack(page, STRIPPERS[name]!);
+        await checkPublished(page, STRIPPERS[name]!);
         await waitForText(page, then);
         // What is left of a fixed frame still is one, of its own size, on a page.
         if (take.includes('Fixed')) {
@@ -99,7 +99,7 @@ test('every stripper is told, and what is offered instead survives it', () =>
 
 test('what was learnt is remembered for the site, which then warns before it happens', () =>
   withExample(async (page) => {
-    await pasteBack(page, STRIPPERS['knows no newer CSS']!);
+    await checkPublished(page, STRIPPERS['knows no newer CSS']!);
     await press(page, 'button', 'Remember it for Quillmarsh Tide Mill');
     await find(page, 'button', 'Remembered for Quillmarsh Tide Mill');
     await press(page, 'button', 'Close');
