@@ -23,7 +23,7 @@ describe.each([
     await bringIn(page, `http://lanternreel.localhost:${world.server.port}/see/f3rryday?at=9s&ref=x&glow=1`);
     await waitForText(page, 'The ferry at first light');
     await choose(page, 'waits for a press', 'Autoplay', 'on');
-    await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
+    await choose(page, 'suggests anything', 'Suggestions at the end', 'Nothing');
     expect(await findings(page)).toEqual([]);
     await openToken(page, 'begins at 0:09', 'Start time');
     expect(await findings(page)).toEqual([]);
@@ -34,7 +34,7 @@ describe.each([
     expect(await findings(page)).toEqual([]);
     await press(page, 'button', 'Close');
     await waitForNoDialog(page);
-    await press(page, 'button', 'Check published code');
+    await press(page, 'button', 'Published code');
     const source = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
     await source.focus();
     await page.keyboard.sendCharacter('<p>Nothing</p>');

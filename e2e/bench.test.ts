@@ -109,8 +109,8 @@ describe('settings', () => {
     anew(async (page) => {
       await bringIn(page, video());
       await waitForText(page, 'Opening the sluice');
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
-      await openToken(page, 'then suggests nothing in part', 'Suggestions at the end');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Nothing');
+      await openToken(page, 'suggests nothing in part', 'Suggestions at the end');
       await waitForText(page, 'the nearest is to show only those of the same channel. (since 2024-11-18)');
     }));
 

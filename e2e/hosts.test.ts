@@ -91,7 +91,7 @@ const FLOWS: readonly Flow[] = [
       await choose(page, 'usual theme', 'Theme', 'Dark');
       await type(page, 'usual colour', 'Accent colour', '#aa3366');
       await type(page, 'from the start', 'Start time', '6');
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Nothing');
     },
     observe: async (site) => {
       expect(await site.until((r) => r.ear === 'pricked')).toMatchObject({ look: 'night', tint: '#aa3366', more: false });

@@ -107,11 +107,11 @@ describe('the live code', () => {
 describe('before and after', () => {
   test('lays every difference beside each other, in words as well', () =>
     withCode(pasted(), async (page) => {
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Same channel');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Same channel');
       await type(page, 'begins at 0:09', 'Start time', '20');
       await press(page, 'button', 'Compare');
       await find(page, 'dialog', 'Compare with what was pasted');
-      await waitForText(page, 'suggestions at the end: then suggests anything → then suggests its own channel');
+      await waitForText(page, 'suggestions at the end: suggests anything → suggests its own channel');
       await waitForText(page, 'start time: begins at 0:09 → begins at 0:20');
       await press(page, 'button', 'Close');
     }));

@@ -59,7 +59,7 @@ describe('from a share link to a page that behaves', () => {
       await person.press('button', 'waits for a press');
       await person.press('button', 'on, muted');
       // The next is pressed while the editor of the one before is open.
-      await person.press('button', 'then suggests anything');
+      await person.press('button', 'suggests anything');
       await person.press('button', 'Same channel');
       await person.press('button', 'Copy the code');
       await waitForText(page, 'Copied');
@@ -68,7 +68,7 @@ describe('from a share link to a page that behaves', () => {
       expect(code).toMatch(/\?auto=1&amp;hush=1&amp;from=42&amp;after=own"/);
 
       // What the house does always is asked for once; the next is a paste and a copy.
-      for (const token of ['starts by itself', 'muted', 'then suggests its own channel']) {
+      for (const token of ['starts by itself', 'muted', 'suggests its own channel']) {
         await press(page, 'button', token);
         await press(page, 'button', 'Take it into the house style');
         await page.keyboard.press('Escape');
@@ -86,7 +86,7 @@ describe('from a share link to a page that behaves', () => {
       await press(page, 'button', 'from the start');
       await find(page, 'textbox', 'Start time');
       await page.keyboard.type('0:07');
-      await press(page, 'button', 'then suggests its own channel');
+      await press(page, 'button', 'suggests its own channel');
       await waitForCode(page, 'from=7');
       await press(page, 'link', 'Shelf');
       await find(page, 'heading', 'Shelf');
@@ -100,7 +100,7 @@ describe('from a share link to a page that behaves', () => {
       await type(page, 'from the start', 'Start time', '0:42');
       await choose(page, 'waits for a press', 'Autoplay', 'on');
       await choose(page, 'with sound', 'Mute', 'on');
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Same channel');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Same channel');
       await type(page, 'plays to the end', 'End time', '46');
       return copyCode(page);
     });

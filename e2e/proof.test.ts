@@ -64,7 +64,7 @@ describe('a player that does not do as it is told is found out', () => {
     barred: { lines: ['shows controls, asked: shows no controls'] },
     endless: { lines: ['plays on, asked: ends at 0:20'] },
     once: { code: (name) => `${told(name).replace('after=own', 'again=1&run=k7wq2m9d')}`, lines: ['asked: then begins again'] },
-    crowded: { lines: ['then suggests anything, asked: then suggests its own channel'] },
+    crowded: { lines: ['suggests anything, asked: suggests its own channel'] },
   };
 
   test('each of them has a case', () => expect(Object.keys(FOUND).sort()).toEqual(Object.keys(DISOBEDIENT).sort()));

@@ -53,7 +53,7 @@ const TOLD: Record<string, { says: string; take?: string; then: string }> = {
 
 async function checkPublished(page: Page, site: (code: string) => string): Promise<void> {
   const code = await codeOf(page);
-  await press(page, 'button', 'Check published code');
+  await press(page, 'button', 'Published code');
   const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
   await field.focus();
   await page.keyboard.sendCharacter(`<html><body><h1>A page</h1>${site(code)}</body></html>`);

@@ -40,7 +40,7 @@ describe('the next episode', () => {
       await make(page, SLUICE, 'Opening the sluice at spring tide');
       await choose(page, 'waits for a press', 'Autoplay', 'on');
       await choose(page, 'with sound', 'Mute', 'on');
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Same channel');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Same channel');
       await type(page, 'from the start', 'Start time', '0:42');
       const last = await copyCode(page);
       await toShelf(page, '1 embed');
@@ -144,8 +144,8 @@ describe('house styles', () => {
       await make(page, '/upright/u4wheel0', 'The wheel in forty seconds');
       await type(page, 'from the start', 'Start time', '0:05');
       await make(page, FERRY, 'The ferry');
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Same channel');
-      await openToken(page, 'then suggests its own channel', 'Suggestions at the end');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Same channel');
+      await openToken(page, 'suggests its own channel', 'Suggestions at the end');
       await (await find(page, 'textbox', 'Why it should be so for all videos there')).type('no others’ videos');
       await press(page, 'button', 'Take it into the house style');
       await waitForText(page, 'House style of Quillmarsh Tide Mill: no others’ videos');
@@ -273,7 +273,7 @@ describe('two windows', () => {
     await other.evaluate(() => {
       BroadcastChannel.prototype.postMessage = () => undefined;
     });
-    await choose(other, 'then suggests anything', 'Suggestions at the end', 'Same channel');
+    await choose(other, 'suggests anything', 'Suggestions at the end', 'Same channel');
     await page.bringToFront();
     await type(page, 'from the start', 'Start time', '0:07');
     await waitForText(page, 'goes on as a copy');

@@ -29,7 +29,7 @@ async function makeVideo(page: Page, host: (name: string) => string): Promise<vo
   await waitForText(page, 'at 0:42');
   await choose(page, 'waits for a press', 'Autoplay', 'on');
   await choose(page, 'with sound', 'Mute', 'on');
-  await choose(page, 'then suggests anything', 'Suggestions at the end', 'Same channel');
+  await choose(page, 'suggests anything', 'Suggestions at the end', 'Same channel');
   await type(page, 'plays to the end', 'End time', '2:30');
   await waitForText(page, 'In the preview: playing');
 }
@@ -188,7 +188,7 @@ async function makeProof(page: Page, at: (host: string) => string): Promise<void
   await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d?at=42s`);
   await waitForText(page, 'at 0:42');
   await choose(page, 'waits for a press', 'Autoplay', 'on');
-  await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
+  await choose(page, 'suggests anything', 'Suggestions at the end', 'Nothing');
   await type(page, 'plays to the end', 'End time', '2:30');
   await press(page, 'button', 'Play it through');
   await page.waitForSelector('[aria-label="Play-through"][aria-busy="false"]', { timeout: 60_000 });
@@ -197,7 +197,7 @@ async function makeProof(page: Page, at: (host: string) => string): Promise<void
 async function makePublishedCode(page: Page, at: (host: string) => string): Promise<void> {
   await bringIn(page, `${at('lanternreel')}/see/k7wq2m9d`);
   await waitForText(page, 'Opening the sluice');
-  await press(page, 'button', 'Check published code');
+  await press(page, 'button', 'Published code');
   const field = await find(page, 'textbox', 'Paste the source of the published page, or of the part with the embed');
   await field.focus();
   const src = `${at('frames.lanternreel')}/f/k7wq2m9d`;

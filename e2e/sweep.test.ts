@@ -254,8 +254,8 @@ describe('a site is swept', () => {
     // A house style: no videos of others at the end.
     await openBench(page, world.server.address);
     await bringIn(page, `${world.host('lanternreel')}/see/f3rryday`);
-    await choose(page, 'then suggests anything', 'Suggestions at the end', 'Same channel');
-    await openToken(page, 'then suggests its own channel', 'Suggestions at the end');
+    await choose(page, 'suggests anything', 'Suggestions at the end', 'Same channel');
+    await openToken(page, 'suggests its own channel', 'Suggestions at the end');
     await press(page, 'button', 'Take it into the house style');
     await waitForText(page, 'House style of Quillmarsh Tide Mill');
     await press(page, 'button', 'Done');

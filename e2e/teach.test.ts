@@ -54,7 +54,7 @@ describe('a host in nobody’s book', () => {
       await waitForText(page, 'waits for a press');
       await choose(page, 'waits for a press', 'Autoplay', 'on');
       await choose(page, 'with sound', 'Mute', 'on');
-      await choose(page, 'then suggests anything', 'Suggestions at the end', 'Nothing');
+      await choose(page, 'suggests anything', 'Suggestions at the end', 'Nothing');
       await type(page, 'from the start', 'Start time', '0:12');
       const code = await copyCode(page);
       expect(code).toContain('/731205/hush,run?then=none#0:12');

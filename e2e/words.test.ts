@@ -76,7 +76,7 @@ test('everything that is read on every screen stands in the catalogues', async (
     await press(page, 'button', say('Done'));
     await waitForNoDialog(page);
   }
-  for (const name of ['Compare', 'Several types', 'Check published code', 'Dates']) await dialog(name);
+  for (const name of ['Compare', 'Several types', 'Published code', 'Dates']) await dialog(name);
   await page.keyboard.press('?');
   await page.waitForSelector('[role="dialog"]');
   await look('Shortcuts');

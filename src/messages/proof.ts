@@ -48,9 +48,9 @@ const WORDS: Record<QuestionId, Words> = {
   afterwards: {
     say: oneOf({
       again: t('then begins again'),
-      same: t('then suggests its own channel'),
-      any: t('then suggests anything'),
-      none: t('then suggests nothing'),
+      same: t('suggests its own channel'),
+      any: t('suggests anything'),
+      none: t('suggests nothing'),
       stops: t('then stands still'),
     }),
     ask: oneOfAsked({

@@ -73,9 +73,9 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   end: [t('plays to the end'), (v) => t('ends at {v}', { v })],
   loop: [t('plays once'), (v) => (v === 'on' ? t('begins again') : t('plays once'))],
   related: [
-    t('then suggests anything'),
+    t('suggests anything'),
     (v) =>
-      ({ any: t('then suggests anything'), same: t('then suggests its own channel'), none: t('then suggests nothing') })[v] ?? v,
+      ({ any: t('suggests anything'), same: t('suggests its own channel'), none: t('suggests nothing') })[v] ?? v,
   ],
   load: [
     t('loads with the page'),

@@ -20,7 +20,7 @@ test('settings, parameters, attributes and permissions are told in words', () =>
     ),
   ).toEqual([
     'start time: begins at 0:09 → begins at 0:20',
-    'suggestions at the end: then suggests anything → then suggests its own channel',
+    'suggestions at the end: suggests anything → suggests its own channel',
     'permissions: may use camera → may use microphone',
     'the parameter glow has another value',
     'the parameter ref is gone',

@@ -65,7 +65,7 @@ function PlainCode({ text }: { text: string }): ReactElement {
 const WAYS: readonly { way: CodeWay; words: string }[] = [
   { way: 'compare', words: t('Compare') },
   { way: 'several', words: t('Several types') },
-  { way: 'back', words: t('Check published code') },
+  { way: 'back', words: t('Published code') },
   { way: 'dates', words: t('Dates') },
 ];
 
