@@ -116,6 +116,10 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
     t('The frame is not allowed {actual}, which its player wants to use.', {
       actual: showList(actual.replaceAll('-', ' ').split('; ')),
     }),
+  autoplayNotAllowed: ({ actual }) =>
+    t('“{actual}” looks as if it starts the player by itself. Browsers block that until the frame is allowed autoplay.', {
+      actual,
+    }),
   sandboxBlocks: ({ actual }) => t('The sandbox lacks {actual}: the player stays empty.', { actual }),
   runsOwnCode: ({ actual, expected, place }) =>
     `${RUNNING[expected as RunningKind](actual)} ${place ? t('Leave it out, unless you know who wrote it.') : t('It was left out.')}`,
@@ -176,6 +180,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   severalStart: () => t('Wait for the visitor'),
   scriptTwice: () => '',
   permissionMissing: () => t('Allow it'),
+  autoplayNotAllowed: () => t('Allow it'),
   sandboxBlocks: () => t('Allow what it needs'),
   runsOwnCode: () => t('Leave it out'),
   obsoleteAttribute: () => '',

@@ -1,7 +1,7 @@
 import type { Item, Parameter } from '../../core/model/item.ts';
 import { escapeHtml } from '../../core/model/markup/escape.ts';
 import { NOTHING_PUT_RIGHT, type Example, type Lesson } from '../../core/teach/examples.ts';
-import type { Guess } from '../../core/teach/guess.ts';
+import type { Guess } from '../../core/known/hosts/guess.ts';
 import { learn } from '../../core/teach/learn.ts';
 import { withPutRight } from '../../core/teach/putRight.ts';
 import { settled, withProposal, type Proposal } from '../../core/teach/propose.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { guess } from './guess.ts';
+import { guess } from '../known/hosts/guess.ts';
 import { learn } from './learn.ts';
 import { splitExamples } from './split.ts';
 

@@ -38,11 +38,6 @@ const USUAL_WORDS: ReadonlySet<string> = new Set(
 export const isUsualWord = (text: string): boolean => USUAL_WORDS.has(text.toLowerCase().replace(/\.(?:html?|php)$/, ''));
 
 const FILE = /\.(?:html?|php\d?|aspx?)$/i;
-/** Languages that addresses are often in (BCP 47), alone or with a region. */
-const LOCALE =
-  /^(?:ar|bg|ca|cs|cy|da|de|el|en|es|et|eu|fa|fi|fr|ga|gl|he|hi|hr|hu|id|is|it|ja|ko|lt|lv|nb|nl|nn|no|pl|pt|ro|ru|sk|sl|sq|sr|sv|th|tr|uk|vi|zh)(?:[-_][a-z]{2,4})?$/i;
-/** Whether a segment names a language, alone or with a region (BCP 47). */
-export const isLocale = (text: string): boolean => LOCALE.test(text);
 
 /** Words; what stands between commas and the like; and numbers. */
 const TOKENS = [/[\p{L}\p{N}]+/gu, /[^,;:|~]+/g, /(?<![\p{L}\p{N}])-?\d+(?:\.\d+)?/gu];

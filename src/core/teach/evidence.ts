@@ -3,7 +3,7 @@ import { splitPack } from '../known/hosts/packs.ts';
 import type { SettingId, Settings } from '../known/settings/list.ts';
 import type { SettingValue } from '../model/values.ts';
 import type { Difference } from './differences.ts';
-import { nameScore } from './guess.ts';
+import { nameScore } from '../known/hosts/guess.ts';
 import { learnSpelling } from './spell.ts';
 import { learnPack, type Holding } from './unpack.ts';
 

@@ -1,4 +1,5 @@
-import { atomsOf, compose, isLocale, isUsualWord, placesOf, type Atom, type Part } from './compose.ts';
+import { atomsOf, compose, isUsualWord, placesOf, type Atom, type Part } from './compose.ts';
+import { isLocale } from '../model/words.ts';
 import type { Observation, Seen } from './observe.ts';
 
 /** A link with the frame or the placeholder that its host made of it, and nothing asked for. */

@@ -7,7 +7,7 @@ import type { Kind } from '../model/kind.ts';
 import type { Parameter } from '../model/item.ts';
 import type { ProofRow } from '../proof/playThrough/proof.ts';
 import { QUESTIONS } from '../proof/playThrough/questions/list.ts';
-import { namesFor, pairOf, type Guess } from './guess.ts';
+import { namesFor, pairOf, type Guess } from '../known/hosts/guess.ts';
 import { learnSpelling } from './spell.ts';
 
 /** A setting that a host may well have, though nobody has shown it: how it would be spelt, and what is asked by it. */

@@ -6,7 +6,7 @@ import type { DraftTarget } from './draft.ts';
 import { codedIn, type Observation } from './observe.ts';
 import { isPlain } from './plain.ts';
 import type { Difference } from './differences.ts';
-import { guess, type Guess } from './guess.ts';
+import { guess, type Guess } from '../known/hosts/guess.ts';
 import type { Open } from './open.ts';
 import type { LearntSetting } from './settings.ts';
 

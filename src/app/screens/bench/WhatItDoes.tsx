@@ -2,7 +2,7 @@ import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import type { Item, Parameter } from '../../../core/model/item.ts';
-import { guess, type Guess } from '../../../core/teach/guess.ts';
+import { guess, type Guess } from '../../../core/known/hosts/guess.ts';
 import { saySetting } from '../../../messages/settings.ts';
 import type { Store } from '../../state/store.ts';
 import { teachParameter } from '../../state/teachParameter.ts';

@@ -1,7 +1,7 @@
 import { Button } from '@mui/material';
 import { useState, type ReactElement } from 'react';
 import { SETTINGS, type SettingId, type Settings } from '../../../core/known/settings/list.ts';
-import type { Guess } from '../../../core/teach/guess.ts';
+import type { Guess } from '../../../core/known/hosts/guess.ts';
 import type { Question } from '../../../core/teach/questions.ts';
 import { saySetting } from '../../../messages/settings.ts';
 import { SettingPick } from '../../ui/SettingPick.tsx';

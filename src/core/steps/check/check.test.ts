@@ -54,6 +54,7 @@ const SIMPLE = [
   ['ratioDiffers', VIDEO, { ...TITLED, ratio: '4:3' }, 'Use 16:9'],
   ['endBeforeStart', VIDEO, { ...TITLED, start: 9, end: 5 }, 'Swap start and end'],
   ['unknownParameter', `${VIDEO}?glow=1`, TITLED, 'Drop glow'],
+  ['autoplayNotAllowed', '<iframe src="https://media.example/a?autoplay=1"></iframe>', TITLED, 'Allow it'],
 ] as const;
 
 describe('each check finds its trouble, and its remedy ends it', () => {

@@ -1,6 +1,7 @@
 import { addressExpires } from './addressExpires.ts';
 import { autoplayAudio } from './autoplayAudio.ts';
 import { autoplayCovered } from './autoplayCovered.ts';
+import { autoplayNotAllowed } from './autoplayNotAllowed.ts';
 import { autoplayUnmuted } from './autoplayUnmuted.ts';
 import { consentMissing } from './consentMissing.ts';
 import { coverForm } from './coverForm.ts';
@@ -64,6 +65,7 @@ export const CHECKS = [
   startBeyondEnd,
   pageBeyondEnd,
   permissionMissing,
+  autoplayNotAllowed,
   tooWide,
   autoplayAudio,
   coverForm,

@@ -1,8 +1,8 @@
-import { isLocale } from './compose.ts';
-import { parseTime } from '../model/time.ts';
-import { parseColour, type SettingValue } from '../model/values.ts';
-import { makesSense, settingOf, type SettingId } from '../known/settings/list.ts';
-import type { Kind } from '../model/kind.ts';
+import { parseTime } from '../../model/time.ts';
+import { parseColour, type SettingValue } from '../../model/values.ts';
+import { isLocale } from '../../model/words.ts';
+import { makesSense, settingOf, type SettingId } from '../settings/list.ts';
+import type { Kind } from '../../model/kind.ts';
 
 /** What a parameter may mean: a setting, with what its value would then be. */
 export interface Guess {
