@@ -266,7 +266,7 @@ async function bundle(): Promise<void> {
   await find(other.page, 'button', `Take ${EMBEDS} in`);
   const looking = await others();
   await press(other.page, 'button', `Take ${EMBEDS} in`);
-  await waitForText(other.page, `${said(EMBEDS)} things are taken in.`);
+  await waitForText(other.page, `${said(EMBEDS)} things are imported.`);
   await waitForText(other.page, `${said(EMBEDS)} embeds`);
   await other.page.waitForSelector('output[aria-busy="false"]');
   tellLongest(`longest task while they are looked through and taken in`, [...looking, ...(await others())]);

@@ -120,7 +120,7 @@ const KILLS: Record<string, Kill> = {
       allOrNone(
         rows,
         ({ id }) => id.startsWith(`bundle-${round}-`),
-        heard.some((line) => line.includes('taken in.')),
+        heard.some((line) => line.includes('imported.')),
       ),
   },
 };
@@ -131,7 +131,7 @@ async function watchWords(page: Page): Promise<void> {
     // No function with a name of its own: the compiler would call a helper that the page does not have.
     new MutationObserver(() => {
       const words = [...document.querySelectorAll('[role=status]')].map((one) => one.textContent).join(' ');
-      if (/on the Shelf\.|taken in\./.test(words)) console.log(words);
+      if (/on the Shelf\.|imported\./.test(words)) console.log(words);
     }).observe(document.body, { subtree: true, childList: true, characterData: true });
   });
 }

@@ -140,8 +140,8 @@ describe.each(Object.entries(BROWSERS))('%s', (name, launch) => {
       await sees(person, 'Nothing is kept yet');
       await person.press('button', 'Backup');
       await person.giveFile('Bring a backup in', bundle);
-      await person.press('button', 'Take 1 in');
-      await sees(person, '1 thing is taken in');
+      await person.press('button', 'Import 1');
+      await sees(person, '1 thing is imported');
       await sees(person, 'The ferry at first light');
     });
   });

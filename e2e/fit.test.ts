@@ -216,7 +216,7 @@ describe('on the Bench', () => {
 
   test('a booklet that loads all its pages is warned of, and then waits until a visitor comes near', async () => {
     const code = await made(`${world.host('gatherfold')}/read/AN1126`, async (page) => {
-      await choose(page, 'sound bed as usual', 'Background sound', 'on');
+      await choose(page, 'background sound as usual', 'Background sound', 'on');
       await waitForText(page, 'it loads all its pages together with the page around it');
       await press(page, 'button', 'Load when near');
       await waitForNoText(page, 'it loads all its pages together');

@@ -149,7 +149,7 @@ describe('the Host book', () => {
       delete cards[80]!.links;
       cards[150] = { ...cards[150]!, format: 'another' };
       await bringCards(page, cards);
-      await waitForText(page, '197 cards taken in, 3 refused:');
+      await waitForText(page, '197 cards imported, 3 refused:');
       await waitForText(page, 'cards.json[7], at identifiers.id.shape: a shape is classes');
       await waitForText(page, 'cards.json[80], at links');
       await waitForText(page, 'cards.json[150], at format');
@@ -159,7 +159,7 @@ describe('the Host book', () => {
   test('two cards that claim one link are told', () =>
     visit('/hosts', async (page) => {
       await bringCards(page, [card(1), { ...card(1), id: 'other', name: 'The other one' }]);
-      await waitForText(page, '2 cards taken in.');
+      await waitForText(page, '2 cards imported.');
       await press(page, 'link', 'The other one your own');
       await waitForText(page, 'claims this link just as well');
       await press(page, 'link', 'Bench');
@@ -185,6 +185,6 @@ describe('the Host book', () => {
           endpoints: [{ schemes: ['https://quay.example/f/*'], url: 'https://quay.example/oembed' }],
         },
       ]);
-      await waitForText(page, '1 providers taken in.');
+      await waitForText(page, '1 provider imported.');
     }));
 });

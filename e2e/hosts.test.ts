@@ -134,7 +134,7 @@ const FLOWS: readonly Flow[] = [
     settings: async (page) => {
       await type(page, 'opens at page 1', 'Start page', '5');
       await choose(page, 'usual spread', 'Pages at once', 'One page');
-      await choose(page, 'cues as usual', 'Page notes', 'on');
+      await choose(page, 'page notes as usual', 'Page notes', 'on');
       await type(page, 'no background', 'Background', '#334455');
     },
     observe: async (site) => {

@@ -95,7 +95,7 @@ describe('the live code', () => {
         expect(await codeOf(page)).toContain('<iframe');
         await page.select('.code-head select', 'asItStands');
         await waitForCode(page, 'data-fold-book');
-        await choose(page, 'cues as usual', 'Page notes', 'on');
+        await choose(page, 'page notes as usual', 'Page notes', 'on');
         await waitForCode(page, 'data-fold-cues="1"');
         const site = await publish(world.browser, await copyCode(page));
         expect(await site.until((r) => r.fold === 'turned')).toMatchObject({ spread: 2, cues: true });

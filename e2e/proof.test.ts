@@ -47,7 +47,7 @@ async function takeCard(page: Page, name: string, change = (card: Card): Card =>
   await press(page, 'link', 'Hosts');
   await find(page, 'region', 'All hosts against all settings');
   await ((await page.$('.imports input[type="file"]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
-  await waitForText(page, '1 card taken in');
+  await waitForText(page, '1 card imported');
   await press(page, 'link', 'Bench');
   await find(page, 'textbox', 'Share link or embed code');
 }

@@ -16,37 +16,37 @@ const TOLD: Record<string, { says: string; take?: string; then: string }> = {
   'takes out scripts': { says: 'Everything is there, as it was given.', then: '' },
   'knows no newer CSS': {
     says: 'The style aspect-ratio was taken out: its height no longer follows its width.',
-    take: 'Take “Responsive, older CSS”',
+    take: 'Use “Responsive, older CSS”',
     then: 'Everything is there, as it was given.',
   },
   'takes out styles': {
     says: 'The attribute style was taken out',
-    take: 'Take “Fixed HTML”',
+    take: 'Use “Fixed HTML”',
     then: 'No other code type loses less here.',
   },
   'keeps address and size alone': {
     says: 'The attribute title was taken out: screen readers say its address, or nothing.',
-    take: 'Take “Fixed HTML”',
+    take: 'Use “Fixed HTML”',
     then: 'No other code type loses less here.',
   },
   'takes out frames': {
     says: 'Only its address is left. This site takes frames out, and keeps links.',
-    take: 'Take “Link alone”',
+    take: 'Use “Link alone”',
     then: 'Everything is there, as it was given.',
   },
   'shows code as text': {
     says: 'The code itself is shown as text',
-    take: 'Take “Link alone”',
+    take: 'Use “Link alone”',
     then: 'Everything is there, as it was given.',
   },
   'sanitize-html as it comes': {
     says: 'Nothing of the embed is there.',
-    take: 'Take “Link alone”',
+    take: 'Use “Link alone”',
     then: 'Everything is there, as it was given.',
   },
   'DOMPurify as it comes': {
     says: 'Nothing of the embed is there.',
-    take: 'Take “Link alone”',
+    take: 'Use “Link alone”',
     then: 'Everything is there, as it was given.',
   },
 };

@@ -241,14 +241,14 @@ describe('a store without room', () => {
       }
       await press(page, 'button', 'Backup');
       await giveFile(page, 'Bring a backup in', bundle.path);
-      await find(page, 'button', 'Take 2 in');
+      await find(page, 'button', 'Import 2');
       await fill(page, true);
-      await press(page, 'button', 'Take 2 in');
+      await press(page, 'button', 'Import 2');
       await waitForText(page, 'The browser has no room for this. Nothing of it was written');
       expect(await embeds(page)).toEqual([]);
       await fill(page, false);
-      await press(page, 'button', 'Take 2 in');
-      await waitForText(page, '2 things are taken in');
+      await press(page, 'button', 'Import 2');
+      await waitForText(page, '2 things are imported');
       expect(await embeds(page)).toEqual(before);
       forget(bundle);
     }));
@@ -309,8 +309,8 @@ describe('a bundle', () => {
       await waitForText(page, 'Nothing is kept yet');
       await press(page, 'button', 'Backup');
       await giveFile(page, 'Bring a backup in', bundle.path);
-      await press(page, 'button', 'Take 4 in');
-      await waitForText(page, '4 things are taken in');
+      await press(page, 'button', 'Import 4');
+      await waitForText(page, '4 things are imported');
       expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
       const { embeds, versions, pictures, proofs, backs, orders } = await dumpStore(page);
       expect({ embeds, versions, pictures }).toEqual({
@@ -357,7 +357,7 @@ describe('a bundle', () => {
     const path = join(tmpdir(), `many-${process.pid}.zip`);
     writeFileSync(path, zipSync({ 'bundle.json': strToU8(JSON.stringify(manyEmbeds(4000))) }));
     await giveFile(page, 'Bring a backup in', path);
-    await press(page, 'button', 'Take 4000 in');
+    await press(page, 'button', 'Import 4000');
     await page.close();
     const again = await context.newPage();
     await goTo(again, `${world.server.address}/shelf`);

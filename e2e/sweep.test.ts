@@ -307,7 +307,7 @@ describe('a site is swept', () => {
 
     // What stands there comes onto the Shelf, with its pages.
     await press(page, 'button', 'Take in what is not on it (20)');
-    await waitForText(page, '20 embeds taken in');
+    await waitForText(page, '20 embeds added');
     await find(page, 'button', 'Take in what is not on it (0)');
     await press(page, 'button', 'Take it back');
     await waitForNoText(page, 'Last written');

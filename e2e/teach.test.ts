@@ -100,7 +100,7 @@ describe('a host in nobody’s book', () => {
       ])
         await waitForText(page, words);
       await press(page, 'button', 'Keep what was heard');
-      await press(page, 'button', 'Prove it');
+      await press(page, 'button', 'Test it');
       await waitForText(page, 'All 3 examples hold. Its player did 3 of 3 things as asked.');
     }));
 
@@ -169,7 +169,7 @@ describe('a host in nobody’s book', () => {
       };
       await look();
       await waitForText(page, 'version 1, new here');
-      await press(page, 'button', 'Take 3 cards in');
+      await press(page, 'button', 'Import 3 cards');
       await waitForText(page, 'Nothing is new');
       await goTo(page, world.server.address);
       await bringIn(page, `${world.host('qrn')}/4902117`);
@@ -183,7 +183,7 @@ describe('a host in nobody’s book', () => {
       await look();
       await waitForText(page, 'version 2, brought up to date');
       await waitForText(page, 'Controls: new');
-      await press(page, 'button', 'Take 1 card in');
+      await press(page, 'button', 'Import 1 card');
       await waitForText(page, 'Nothing is new');
     }));
 

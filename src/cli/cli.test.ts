@@ -156,7 +156,7 @@ describe('hosts', () => {
     expect(cli(['hosts', '--prove'])).toMatchObject({ status: 0, stderr: '' });
     expect([status, stdout, stderr]).toEqual([
       1,
-      expect.stringContaining('; 4 of 5 examples hold'),
+      expect.stringContaining('; 4 of 5 examples passed'),
       expect.stringContaining('https://elsewhere.example/at/here: It is not of this host.'),
     ]);
   });

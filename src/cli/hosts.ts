@@ -54,7 +54,7 @@ export async function hosts(options: Options): Promise<number> {
 }
 
 const sayCount = (links: readonly ProvedLink[] | undefined): string =>
-  links ? t('; {held} of {all} examples hold', { held: links.filter(holds).length, all: links.length }) : '';
+  links ? t('; {held} of {all} examples passed', { held: links.filter(holds).length, all: links.length }) : '';
 
 const answer = z.object({ reached: z.array(reachedSchema) });
 

@@ -83,7 +83,7 @@ withHosts(program.command('order'))
   .option('--layout <name>', t('beside, below, strip or one'))
   .option('--as <format>', t('page, or a format: rss, atom, json-feed, xspf, m3u, csv'), 'page')
   .option('--form <name>', t('the code in the place of the page: whole, file, script or inline'))
-  .option('--address <address>', t('where the page will stand, for the form file'))
+  .option('--address <address>', t('where the page will stand, for the code type file'))
   .option('--text', t('with its text and structured data around the code'))
   .option('--transcripts', t('fetches the transcripts and chapters that the feed names'))
   .option('--order <file>', t('keeps the running order there; what is new comes in the next time'))
@@ -122,7 +122,7 @@ listing(
 );
 listing(
   'forms',
-  t('lists the forms of code'),
+  t('lists the code types'),
   FORMS.map(({ id }) => ({ id, text: `${formLabelOf(id)}. ${formHelpOf(id)}` })),
 );
 listing(

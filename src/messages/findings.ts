@@ -96,7 +96,8 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
     t('On a phone it is {actual}, and of use from {expected}: buttons vanish, or scroll bars appear.', { actual, expected }),
   scrollsInside: ({ actual, expected }) =>
     t('The frame is {actual} px high and its content {expected} px: it gets a scroll bar of its own.', { actual, expected }),
-  loadsAllAtOnce: () => t('Turning by itself, or with its sound bed, it loads all its pages together with the page around it.'),
+  loadsAllAtOnce: () =>
+    t('Turning by itself, or with background sound, it loads all its pages together with the page around it.'),
   manyAtOnce: ({ actual }) =>
     t('With the others, {actual} players load at once when the page is opened. On a phone that is slow.', { actual }),
   sameTitle: ({ actual }) =>

@@ -40,7 +40,7 @@ export const helpParts = (): HelpPart[] => [
   {
     id: 'checks',
     name: t('Checks'),
-    about: t('What is looked at before a code is taken away, and why it matters.'),
+    about: t('What is checked before a code is copied, and why it matters.'),
     entries: CHECKS.map(({ id, holds, about, severity }) => ({
       id,
       label: t(holds),

@@ -20,7 +20,7 @@ export function sayLibraryRefusal(refusal: LibraryRefusal | { code: 'notThere'; 
     case 'noJson':
       return t('What is at this address is no card library: it is not JSON.');
     case 'newer':
-      return t('This card library is of a newer Refenestra. Nothing was taken from it.');
+      return t('This card library is of a newer Refenestra. Nothing was imported from it.');
     case 'broken':
       return t('What is at this address is no card library: at {place}, {why}.', {
         place: refusal.place || t('its top'),
@@ -43,7 +43,7 @@ export function sayCardRefusal(refusal: CardRefusal): string {
 }
 
 export const STEP_WORDS: Record<LibraryStep['what'], string> = {
-  refused: t('cannot be taken'),
+  refused: t('cannot be imported'),
   new: t('new here'),
   same: t('the same as here'),
   newer: t('brought up to date'),

@@ -21,7 +21,7 @@ export function sayCardProof({ date, links, played }: CardProof): string {
   const good = links.filter(holds).length;
   const examples =
     good === links.length
-      ? t('All {links} examples hold.', { links: links.length })
+      ? t('All {links} examples passed.', { links: links.length })
       : t('{failed} of {all} examples do not hold.', { failed: links.length - good, all: links.length });
   const asked = rows.filter(({ verdict }) => verdict === 'as asked' || verdict === 'differs');
   const obeyed = asked.filter(({ verdict }) => verdict === 'as asked').length;

@@ -60,8 +60,8 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   movement: [t('moves as usual'), (v) => (v === 'path' ? t('follows the path') : t('moves freely'))],
   interval: [t('turned by hand'), (v) => t('next after {v}', { v })],
   spread: [t('usual spread'), (v) => (v === 'single' ? t('one page at a time') : t('two pages side by side'))],
-  cues: [t('cues as usual'), (v) => (v === 'on' ? t('shows page cues') : t('no page cues'))],
-  soundBed: [t('sound bed as usual'), (v) => (v === 'on' ? t('with a sound bed') : t('no sound bed'))],
+  cues: [t('page notes as usual'), (v) => (v === 'on' ? t('shows page notes') : t('no page notes'))],
+  soundBed: [t('background sound as usual'), (v) => (v === 'on' ? t('with background sound') : t('no background sound'))],
   captions: [t('captions as usual'), (v) => t('captions in {v}', { v })],
   volume: [t('volume as usual'), (v) => t('volume {v} %', { v })],
   scroll: [t('scrolls as usual'), (v) => (v === 'on' ? t('turned by scrolling') : t('scrolling passes it by'))],
@@ -74,8 +74,7 @@ const PHRASES: Record<SettingId, readonly [untouched: string, asked: Phrase]> = 
   loop: [t('plays once'), (v) => (v === 'on' ? t('begins again') : t('plays once'))],
   related: [
     t('suggests anything'),
-    (v) =>
-      ({ any: t('suggests anything'), same: t('suggests its own channel'), none: t('suggests nothing') })[v] ?? v,
+    (v) => ({ any: t('suggests anything'), same: t('suggests its own channel'), none: t('suggests nothing') })[v] ?? v,
   ],
   load: [
     t('loads with the page'),

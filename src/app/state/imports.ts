@@ -26,7 +26,7 @@ export async function importProviders(store: Store, text: string): Promise<strin
   const data = readJson(text);
   if ('wrong' in data) return t('This is no provider list: {wrong}.', { wrong: sayProblem(data.wrong) });
   const read = providersSchema.safeParse(data.value);
-  if (!read.success) return t('This is no provider list: at {path}, {issue}. Nothing was taken.', firstProblem(read.error));
+  if (!read.success) return t('This is no provider list: at {path}, {issue}. Nothing was imported.', firstProblem(read.error));
   store.dispatch(providersRead(read.data));
   await savePreference(PROVIDERS, read.data).catch(() => store.dispatch(storageFound('missing')));
   return null;
@@ -39,5 +39,5 @@ export function readSiteFile(text: string): { site: Site } | { wrong: string } {
     return { wrong: t('This is no site: {wrong}. Choose a file that was exported here.', { wrong: sayProblem(data.wrong) }) };
   const read = siteSchema.safeParse(data.value);
   if (read.success) return { site: read.data };
-  return { wrong: t('This is no site: at {path}, {issue}. Nothing was taken.', firstProblem(read.error)) };
+  return { wrong: t('This is no site: at {path}, {issue}. Nothing was imported.', firstProblem(read.error)) };
 }

@@ -112,7 +112,7 @@ export function Finder(): ReactElement {
       <FinderBox
         label={t('Find anything')}
         options={targets}
-        nothing={t('Nothing is called so.')}
+        nothing={t('Nothing has that name.')}
         choose={({ act }) => {
           close();
           // A dialog that goes gives the focus back to where it was; what is done may want it elsewhere.

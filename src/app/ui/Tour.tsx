@@ -6,12 +6,12 @@ import { t } from '../../messages/t.ts';
 /** Where the tour stops: parts of the Bench, and what is done there. */
 const STOPS = [
   { at: '#paste', name: t('Bring it in'), words: t('Paste a share link, an embed code, or the name of what you look for.') },
-  { at: '.stage', name: t('See it in your page'), words: t('It stands here as visitors see it. Drag its handles to fit it.') },
+  { at: '.stage', name: t('See it in your page'), words: t('This is what visitors see. Drag its handles to fit it.') },
   { at: '.stations', name: t('Set how it behaves'), words: t('In the order of a visit: press a sentence to change it.') },
   {
     at: '.next-line',
     name: t('Do what comes next'),
-    words: t('Play it through to prove it, copy the code, paste it back later.'),
+    words: t('Play it through to test it, copy the code, check later what was published.'),
   },
   {
     at: '.navigation a[href="/shelf"]',

@@ -111,7 +111,7 @@ function Progress({ run, state, total }: Pick<Props, 'run' | 'state'> & { total:
   const share = toAsk > 0 ? asked / toAsk : total === 0 ? 1 : done / total;
   const words =
     phase === 'cancelled'
-      ? t('Cancelled after {done} of {total} rows. What is made stays, and can be taken.', { done, total })
+      ? t('Cancelled after {done} of {total} rows. What is made stays, and can be copied.', { done, total })
       : phase === 'done'
         ? allMade(total)
         : toAsk > 0

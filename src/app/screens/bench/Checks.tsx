@@ -42,7 +42,7 @@ export function Checks(): ReactElement {
     >
       <h2>
         {t('Checks')}{' '}
-        {there && <small>{t('{passed} of {all} hold', { passed: looked.length - failing.size, all: looked.length })}</small>}
+        {there && <small>{t('{passed} of {all} passed', { passed: looked.length - failing.size, all: looked.length })}</small>}
       </h2>
       <ul
         onPointerEnter={() => {

@@ -24,7 +24,7 @@ export function CodeComparison({ close }: { close: () => void }): ReactElement {
     <DialogFrame title={t('Compare with what was pasted')} close={close} wide>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(260px,1fr))] gap-3 [&_figure]:m-0 [&_pre]:mt-1 [&_pre]:mb-3 [&_pre]:max-h-[170px]">
         <CodeOf words={t('As it was pasted')} code={text.slice(...candidate.range)} />
-        <CodeOf words={t('As it is taken away')} code={embed?.code.text ?? ''} />
+        <CodeOf words={t('As it is copied')} code={embed?.code.text ?? ''} />
       </div>
       {rows.length === 0 ? (
         <p className="text-quiet">{t('Both say the same.')}</p>

@@ -100,7 +100,7 @@ export function CodePane(): ReactElement {
           {copied === 'no' ? '' : COPY_WORDS[copied]}
         </span>
       </div>
-      {there ? <Editor /> : <p className="text-quiet">{t('The code to take away stands here.')}</p>}
+      {there ? <Editor /> : <p className="text-quiet">{t('The code to copy appears here.')}</p>}
       <Toolbar
         label={t('What else is done with the code')}
         className="line gap-1.5 [&_.inline-remedy]:px-1.5 [&_.inline-remedy]:py-0 [&_.inline-remedy]:text-small"

@@ -107,16 +107,16 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
       ) : (
         <p>
           {best.leads === 'link'
-            ? t('Nothing with a frame in it survives here; a link does.')
+            ? t('This site keeps no frame; it keeps a link.')
             : best.losses.length === 0
-              ? t('“{form}” survives here as it is.', { form: formLabelOf(best.form) })
+              ? t('This site keeps “{form}” as it is.', { form: formLabelOf(best.form) })
               : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.map(nameOf))}
         </p>
       )}
       <div className="line mt-3">
         {best.form !== now && (
           <Button variant="contained" onClick={take}>
-            {t('Take “{form}”', { form: formLabelOf(best.form) })}
+            {t('Use “{form}”', { form: formLabelOf(best.form) })}
           </Button>
         )}
         {site && learnt && (

@@ -28,7 +28,7 @@ export function SettingFinder(): ReactElement | null {
       <FinderBox
         label={labelOf(listed)}
         options={options}
-        nothing={t('No setting is called so.')}
+        nothing={t('No setting has that name.')}
         choose={({ id }) => dispatch(tokenOpened(id))}
       />
     </Popover>

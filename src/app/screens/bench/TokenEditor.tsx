@@ -177,7 +177,7 @@ function Outcome({ entry }: { entry: PlanEntry }): ReactElement {
       )}
       {able && (
         <Button variant="outlined" color="warning" onClick={() => dispatch(formChosen(able))}>
-          {t('Take “{form}”', { form: formLabelOf(able) })}
+          {t('Use “{form}”', { form: formLabelOf(able) })}
         </Button>
       )}
     </div>

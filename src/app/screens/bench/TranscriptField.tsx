@@ -51,7 +51,7 @@ export function TranscriptField(props: ValueFieldProps): ReactElement {
     setSaid(
       read.length > 0
         ? t('{count, plural, one {# line} other {# lines}}, without their times.', { count: read.length })
-        : t('Taken as plain text.'),
+        : t('Read as plain text.'),
     );
   };
   const jump = askPlayer(store, 'seek', { act: false })

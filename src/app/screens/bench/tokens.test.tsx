@@ -48,9 +48,9 @@ describe('a token', () => {
     await user.click(document.getElementById('token-load')!);
     const editor = within(screen.getByRole('dialog'));
     await user.click(editor.getByRole('button', { name: 'On request' }));
-    await user.click(editor.getByRole('button', { name: 'Take “Cover, without script”' }));
+    await user.click(editor.getByRole('button', { name: 'Use “Cover, without script”' }));
     expect(selectEmbed(store.getState())!.code.form).toBe('cover');
-    expect(editor.queryByRole('button', { name: /^Take “/ })).toBeNull();
+    expect(editor.queryByRole('button', { name: /^Use “/ })).toBeNull();
   });
 
   test('is pressed while the editor of another is open; muted autoplay is set and taken back in one press', async () => {
@@ -120,6 +120,6 @@ describe('finding a setting', () => {
     expect(screen.getAllByRole('option').length).toBeGreaterThan(0);
     await user.type(screen.getByRole('combobox'), ' xylophone');
     expect(screen.queryAllByRole('option')).toEqual([]);
-    expect(screen.getByText('No setting is called so.')).toBeDefined();
+    expect(screen.getByText('No setting has that name.')).toBeDefined();
   });
 });

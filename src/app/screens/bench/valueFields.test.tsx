@@ -116,7 +116,7 @@ describe('the field of a value', () => {
     expect(transcript.set).toHaveBeenCalledExactlyOnceWith('Ann: The wheel turns. This wheel does not.');
     expect(screen.getByRole('list', { name: 'Said most' }).textContent).toBe('wheel 2 times, from 0:01');
     await user.upload(field, file('Only words.\n'));
-    await screen.findByText('Taken as plain text.');
+    await screen.findByText('Read as plain text.');
     expect(transcript.set).toHaveBeenLastCalledWith('Only words.');
     await user.upload(field, file('x'.repeat(20_001)));
     await screen.findByText(/It is 20,001 characters long, and 20,000 go into the code/);

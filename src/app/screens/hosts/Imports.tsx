@@ -21,14 +21,16 @@ export function Imports(): ReactElement {
     const refused = new Set(problems.map((p) => p.file)).size;
     const words =
       refused > 0
-        ? t('{cards, plural, one {# card} other {# cards}} taken in, {refused} refused:', { cards: cards.length, refused })
-        : t('{cards, plural, one {# card} other {# cards}} taken in.', { cards: cards.length });
+        ? t('{cards, plural, one {# card} other {# cards}} imported, {refused} refused:', { cards: cards.length, refused })
+        : t('{cards, plural, one {# card} other {# cards}} imported.', { cards: cards.length });
     setAnswer({ words, problems: problems.map(sayCardProblem) });
   };
   const takeProviders = async ([file]: NamedText[]): Promise<void> => {
     const wrong = await importProviders(store, file!.text);
     setAnswer({
-      words: wrong ?? t('{count} providers taken in.', { count: store.getState().world.providers.length }),
+      words:
+        wrong ??
+        t('{count, plural, one {# provider} other {# providers}} imported.', { count: store.getState().world.providers.length }),
       problems: [],
     });
   };

@@ -78,7 +78,7 @@ export function Libraries(): ReactElement {
             <li key={address}>
               <strong>{name}</strong> <small className="text-quiet">{address}</small>
               <br />
-              {t('{count, plural, one {# card} other {# cards}} taken; looked at on {date}', {
+              {t('{count, plural, one {# card} other {# cards}} imported; looked at on {date}', {
                 count: taken.length,
                 date: showMoment(when),
               })}{' '}
@@ -142,7 +142,7 @@ function Steps({ library, steps, take }: StepsProps): ReactElement {
       <Button variant="contained" disabled={chosen.size === 0} onClick={() => take(steps.filter(({ id }) => chosen.has(id)))}>
         {usual.length === 0 && chosen.size === 0
           ? t('Nothing is new')
-          : t('Take {chosen, plural, one {# card} other {# cards}} in', { chosen: chosen.size })}
+          : t('Import {chosen, plural, one {# card} other {# cards}}', { chosen: chosen.size })}
       </Button>
     </section>
   );

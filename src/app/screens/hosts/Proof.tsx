@@ -34,12 +34,12 @@ export function Proof({ card }: { card: HostCard }): ReactElement {
       .finally(() => setStep(null));
   };
   return (
-    <section aria-label={t('Proof')} aria-busy={step !== null}>
-      <h3>{t('Proof')}</h3>
+    <section aria-label={t('Test')} aria-busy={step !== null}>
+      <h3>{t('Test')}</h3>
       <p role="status">
         {step?.doing === 'asking' && t('Asking for the frames: {done} of {all} …', { done: step.done, all: step.all })}
         {step?.doing === 'playing' && t('Playing {link} through …', { link: step.link })}
-        {!step && (proof ? sayCardProof(proof) : t('Not proved yet: its examples are run, and its player is played through.'))}
+        {!step && (proof ? sayCardProof(proof) : t('Not tested yet: its examples are run, and its player is played through.'))}
       </p>
       {step ? (
         <Button variant="outlined" onClick={() => calling.current?.abort()}>
@@ -47,7 +47,7 @@ export function Proof({ card }: { card: HostCard }): ReactElement {
         </Button>
       ) : (
         <Button variant="outlined" onClick={begin}>
-          {proof ? t('Prove it again') : t('Prove it')}
+          {proof ? t('Test it again') : t('Test it')}
         </Button>
       )}
       <div ref={holder} className="card-stage" />

@@ -40,7 +40,7 @@ export function OrderChecks({ order, page, site, change }: Props): ReactElement 
   return (
     <section aria-label={t('Checks')}>
       <h2>
-        {t('Checks')} <small>{t('{passed} of {all} hold', { passed: looked.length - failing.size, all: looked.length })}</small>{' '}
+        {t('Checks')} <small>{t('{passed} of {all} passed', { passed: looked.length - failing.size, all: looked.length })}</small>{' '}
         <Button disabled={asking} onClick={() => void ask()}>
           {asking ? t('Asking …') : t('Ask whether visitors get each entry')}
         </Button>

@@ -43,7 +43,7 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
     setSaid(t('Looking into the backup …'));
     const bytes = new Uint8Array(await file.arrayBuffer());
     const looked = await bundler.ask((one) => one.look(transfer(bytes, [bytes.buffer])));
-    if (looked.refusal) setSaid(t('{refusal} Nothing was taken.', { refusal: sayBundleRefusal(looked.refusal) }));
+    if (looked.refusal) setSaid(t('{refusal} Nothing was imported.', { refusal: sayBundleRefusal(looked.refusal) }));
     else {
       setIncoming(looked);
       setSaid('');
@@ -51,18 +51,18 @@ export function Bundles({ chosen, close }: { chosen: readonly string[]; close: (
   };
   const take = async (otherwise: ReadonlySet<string>, count: number): Promise<void> => {
     if (!incoming) return;
-    setSaid(t('Taking it in …'));
+    setSaid(t('Importing …'));
     await bundler.ask((one) => one.take([...otherwise]));
     await readTheme(store);
     setIncoming(null);
-    setSaid(t('{count, plural, one {# thing is} other {# things are}} taken in.', { count }));
+    setSaid(t('{count, plural, one {# thing is} other {# things are}} imported.', { count }));
   };
   const told = (work: Promise<void>): void => void work.catch((error: unknown) => setSaid(sayStorageTrouble(isFull(error))));
   return (
     <DialogFrame title={t('Backup')} close={close} wide>
       <p className="text-quiet">
         {t(
-          'A backup is one file with all that is kept: embeds with their versions, pictures and proofs, sites, house styles, host cards, running orders and your own choices.',
+          'A backup is one file with all that is kept: embeds with their versions, pictures and play-throughs, sites, house styles, host cards, running orders and your own choices.',
         )}{' '}
         {since &&
           (since[0] === 0
@@ -149,7 +149,7 @@ function Incoming({ looked: { counts, damaged, proposed, shown }, take }: Incomi
       </ul>
       {open > shown.length && <p className="text-quiet">{t('And {count} more.', { count: open - shown.length })}</p>}
       <Button variant="contained" disabled={chosen === 0} onClick={() => take(otherwise, chosen)}>
-        {open === 0 ? t('Nothing to take') : t('Take {chosen} in', { chosen })}
+        {open === 0 ? t('Nothing to import') : t('Import {chosen}', { chosen })}
       </Button>
     </section>
   );

@@ -47,7 +47,7 @@ export function HouseStylePart({ site }: { site: Site }): ReactElement {
     const read = readStyle(file!.text);
     if ('wrong' in read) return setSaid(read.wrong);
     void keepStyle(store, { ...read.style, site: site.id });
-    setSaid(t('{count} rules taken in. Nothing that was made changes by itself.', { count: read.style.rules.length }));
+    setSaid(t('{count} rules imported. Nothing that was made changes by itself.', { count: read.style.rules.length }));
   };
   const carry = (to: string): void => {
     const target = others.find(({ id }) => id === to);
@@ -113,7 +113,7 @@ function readStyle(text: string): { style: ReturnType<typeof styleSchema.parse> 
     };
   const read = styleSchema.safeParse(data.value);
   if (read.success) return { style: read.data };
-  return { wrong: t('This is no house style: at {path}, {issue}. Nothing was taken.', firstProblem(read.error)) };
+  return { wrong: t('This is no house style: at {path}, {issue}. Nothing was imported.', firstProblem(read.error)) };
 }
 
 interface RuleProps {

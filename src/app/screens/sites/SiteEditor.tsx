@@ -215,7 +215,7 @@ function CodeKept({ draft, change, wrong }: KeptProps): ReactElement {
   return (
     <>
       <ChoiceField
-        label={t('Code type that is taken first')}
+        label={t('Code type to begin with')}
         className={ROW}
         value={draft.form}
         options={FORMS.map(({ id }) => [id, formLabelOf(id)])}

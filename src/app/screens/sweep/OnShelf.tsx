@@ -36,9 +36,7 @@ export function OnShelf({ state: { files, phase, name }, embeds, site }: Props):
       .then(
         () => setSaid(done),
         (error: unknown) =>
-          setSaid(
-            isFull(error) ? t('The browser has no room left. Nothing was taken in.') : t('The browser kept nothing of it.'),
-          ),
+          setSaid(isFull(error) ? t('The browser has no room left. Nothing was kept.') : t('The browser kept nothing of it.')),
       )
       .finally(() => setBusy(false));
   };
@@ -64,7 +62,7 @@ export function OnShelf({ state: { files, phase, name }, embeds, site }: Props):
           onClick={() =>
             act(
               () => takeIn(store, { unshelved, files, site: site.id }, Date.now()),
-              t('{count, plural, one {# embed} other {# embeds}} taken in, as drafts until they are copied or placed.', {
+              t('{count, plural, one {# embed} other {# embeds}} added, as drafts until they are copied or placed.', {
                 count: unshelved.length,
               }),
             )

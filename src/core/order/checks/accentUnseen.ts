@@ -6,7 +6,7 @@ export const accentUnseen = defineOrderCheck({
   severity: 'warning',
   holds: 'The accent colour can be seen',
   about:
-    'What plays, and what is found, is marked in the accent colour. It needs a contrast of at least 3 to 1 with the ground, by day and by night (WCAG 2.2, 1.4.11).',
+    'What plays, and what is found, is marked in the accent colour. It needs a contrast of at least 3 to 1 with the background, in the light and in the dark theme (WCAG 2.2, 1.4.11).',
   run: ({ order: { accent }, site }) => {
     if (accent === undefined) return [];
     const grounds = [site.light.ground, ...(site.followsTheme ? [site.dark.ground] : [])];

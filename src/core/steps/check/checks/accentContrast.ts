@@ -6,7 +6,7 @@ export const accentContrast = defineCheck({
   severity: 'warning',
   holds: 'The accent colour can be seen',
   about:
-    'Buttons and bars need a contrast of at least 3 to 1 with what is next to them (WCAG 2.2, 1.4.11), on a light ground and on a dark one.',
+    'Buttons and bars need a contrast of at least 3 to 1 with what is next to them (WCAG 2.2, 1.4.11), on a light background and on a dark one.',
   run: ({ settings, plan, site, code }) => {
     if (!site || typeof settings.accent !== 'string' || !takesEffect(plan, 'accent')) return NOTHING;
     const dark = settings.theme === 'dark';
