@@ -46,7 +46,8 @@ export function start(): void {
   // MUI's styles stand in a layer, so that what a screen says of its parts is said last (ui/ground.css).
   styles.insert = (selector, said, ...to) => insert(selector, { ...said, styles: `@layer mui{${said.styles}}` }, ...to);
   const drawn = new AbortController();
-  const shown = Promise.all([given, openAtStart(store, given, drawn.signal)]).catch(() => undefined);
+  // Without a store nothing is opened; what the server gives is waited for all the same.
+  const shown = Promise.all([given, openAtStart(store, given, drawn.signal).catch(() => undefined)]);
   void Promise.all([ready, Promise.race([shown, new Promise((done) => setTimeout(done, SOON))])]).then(() => {
     drawn.abort();
     const root = createRoot(document.querySelector('#application')!);

@@ -83,6 +83,7 @@ const FINDINGS: Record<CheckId, (finding: Finding) => string> = {
   coverShape: ({ actual, expected }) =>
     t('The cover is {actual} and the frame {expected}: two of its sides are cut off.', { actual, expected }),
   consentMissing: ({ expected }) => t('The cover does not say that a press loads something from {expected}.', { expected }),
+  coverPlain: () => t('The cover has no picture: visitors see an empty area with a button.'),
   autoplayCovered: () => t('Behind a cover it begins with the press; that it is to start by itself has no effect.'),
   noWayToStop: () => t('It moves by itself and has no controls: nobody can stop it.'),
   muteAlone: () => t('It stays silent even for those who press play to hear it.'),
@@ -166,6 +167,7 @@ const REMEDIES: Record<CheckId, (finding: Finding) => string> = {
   outTooEarly: () => t('Say so on a cover'),
   coverShape: () => t('Cut it anew'),
   consentMissing: () => t('Say it on the cover'),
+  coverPlain: () => t('Choose a picture'),
   autoplayCovered: () => t('Leave it to the press'),
   noWayToStop: () => t('Show the controls'),
   muteAlone: () => t('Let it sound'),

@@ -35,6 +35,7 @@ export function Placements({ placed, set }: Props): ReactElement {
             <button
               type="button"
               className="inline-remedy"
+              aria-label={t('Remove {what}', { what: one.address })}
               onClick={() => set(placed.filter(({ address: other }) => other !== one.address))}
             >
               {t('Remove')}

@@ -43,7 +43,7 @@ describe('a site as its page shows it', () => {
       dark: { text: '#fefefe', ground: '#222222' },
       palette: [{ name: 'reed', colour: '#7a8b3c' }],
       keeps: [],
-      sample: { heading: 'Reeds', before: 'We cut reeds.', after: like.sample.after },
+      sample: { heading: 'Reeds', before: 'We cut reeds.', caption: '', after: '' },
     });
   });
 

@@ -39,8 +39,8 @@ export function learnSite(measures: Measures, like: Site, id: string): Learnt {
     sample: {
       heading: sample.heading || like.sample.heading,
       before: sample.before,
-      caption: like.sample.caption,
-      after: sample.after || like.sample.after,
+      caption: '',
+      after: sample.after,
     },
   });
   return { site, unsaid };

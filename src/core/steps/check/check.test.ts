@@ -97,7 +97,8 @@ interface Case extends To {
 const BOOKLET = 'http://gatherfold.localhost:4600/read/AN1126';
 const ALBUM = 'http://albumfen.localhost:4600/by/saltings-bakehouse/5550123/in/album-204118';
 const LOOP = 'http://loopwick.localhost:4600/l/stone-turning-7stn4';
-const COVERED = { ...TITLED, consent: 'Loads from the host.' };
+const PICTURED = { ...TITLED, cover: `data:image/webp;base64,${'UklG'.repeat(8)}` };
+const COVERED = { ...PICTURED, consent: 'Loads from the host.' };
 
 const framed = (title: string, asked = ''): string =>
   `<iframe src="http://frames.lanternreel.localhost:4600/f/k7wq2m9d?from=${title.charCodeAt(0)}${asked}" title="${title}"></iframe>\n`;
@@ -122,13 +123,14 @@ const CASES: Readonly<Record<string, Case>> = {
   },
   coverShape: {
     on: VIDEO,
-    settings: { ...COVERED, cover: `data:image/webp;base64,${'UklG'.repeat(8)}` },
+    settings: COVERED,
     facts: { coverRatio: 0.75 },
     form: 'cover',
     remedy: 'Cut it anew',
   },
   outTooEarly: { on: VIDEO, settings: TITLED, facts: { out: '2027-01-11', pageOut: '2027-01-08' }, remedy: 'Say so on a cover' },
-  consentMissing: { on: VIDEO, settings: TITLED, form: 'cover', remedy: 'Say it on the cover' },
+  consentMissing: { on: VIDEO, settings: PICTURED, form: 'cover', remedy: 'Say it on the cover' },
+  coverPlain: { on: VIDEO, settings: { ...TITLED, consent: 'Loads from the host.' }, form: 'cover', remedy: 'Choose a picture' },
   autoplayCovered: {
     on: VIDEO,
     settings: { ...COVERED, autoplay: 'on', mute: 'on' },

@@ -7,6 +7,7 @@ import { consentMissing } from './consentMissing.ts';
 import { coverForm } from './coverForm.ts';
 import { coverFromHost } from './coverFromHost.ts';
 import { coverHeavy } from './coverHeavy.ts';
+import { coverPlain } from './coverPlain.ts';
 import { coverShape } from './coverShape.ts';
 import { endBeforeStart } from './endBeforeStart.ts';
 import { endBeyondEnd } from './endBeyondEnd.ts';
@@ -88,6 +89,7 @@ export const CHECKS = [
   muteAlone,
   autoplayCovered,
   consentMissing,
+  coverPlain,
   languageDiffers,
   unknownParameter,
   saidTwice,
