@@ -53,7 +53,17 @@ export async function bringIn(page: Page, text: string): Promise<void> {
   await line.focus();
   await selectAll(page);
   await paste(page, text, line);
+  // Of a longer text the line tells the length alone.
+  if (text.trim() !== '' && text.length < 20_000) await stands(page, text);
 }
+
+/** Waits until the paste line holds the text: what went elsewhere would be found much later, as something else. */
+const stands = (page: Page, text: string): Promise<void> =>
+  until(
+    page,
+    (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')?.value === wanted,
+    text.replace(/\r\n?/g, '\n'),
+  );
 
 /** The same by typing: pages that are worked on at the same time share one clipboard. */
 export async function typeIn(page: Page, text: string): Promise<void> {
@@ -61,7 +71,7 @@ export async function typeIn(page: Page, text: string): Promise<void> {
   await line.focus();
   await selectAll(page);
   await page.keyboard.sendCharacter(text);
-  await until(page, (wanted: string) => document.querySelector<HTMLTextAreaElement>('#paste')!.value === wanted, text);
+  await stands(page, text);
 }
 
 /** Opens the token with this sentence, or the setting by its name where it is not laid out, and waits for its editor. */

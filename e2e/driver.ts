@@ -173,6 +173,8 @@ export async function paste(page: Page, text: string, into?: ElementHandle): Pro
     await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 50))));
     (field as HTMLTextAreaElement).focus();
     (field as HTMLTextAreaElement).select();
+    const { activeElement } = document;
+    if (activeElement !== field) throw new Error(`The focus went to ${activeElement?.outerHTML.slice(0, 200)}.`);
   });
   await page.keyboard.down('Control');
   await page.keyboard.press('v');
