@@ -39,11 +39,14 @@ interface Seen {
   /** Parts that stand over the edge of the window, and those behind something else. */
   cut: string[];
   covered: string[];
+  /** Pixels by which the page is longer than the window: a screen scrolls within its own edges, and what is around it stays. */
+  beyond: number;
 }
 
 /** The named parts in sight, and what is wrong with them. */
 function look(): Seen {
-  const seen: Seen = { boxes: {}, cut: [], covered: [] };
+  const { scrollHeight } = document.documentElement;
+  const seen: Seen = { boxes: {}, cut: [], covered: [], beyond: scrollHeight - innerHeight };
   const parts = 'nav, section, aside, form, [role="region"], [role="group"], [role="search"], h1, h2, .MuiButton-contained';
   for (const element of document.querySelectorAll<HTMLElement>(parts)) {
     const words = /^(?:H[12]|BUTTON)$/.test(element.tagName) ? element.textContent : '';
@@ -114,8 +117,8 @@ afterAll(() => {
 
 test.each(Object.keys(VIEWS))('the parts of “%s” stand where they stood, whole and in sight, at every width', (view) => {
   for (const [width] of SIZES) {
-    const { boxes, cut, covered } = found[`${view} ${width}`]!;
-    expect({ width, cut, covered }).toEqual({ width, cut: [], covered: [] });
+    const { boxes, cut, covered, beyond } = found[`${view} ${width}`]!;
+    expect({ width, cut, covered, beyond }).toEqual({ width, cut: [], covered: [], beyond: 0 });
     if (WRITE) continue;
     const before = kept[`${view} ${width}`]!;
     expect({ width, parts: Object.keys(boxes) }).toEqual({ width, parts: Object.keys(before) });

@@ -49,7 +49,7 @@ export function Layout(): ReactElement {
       <div className="layout">
         <Navigation />
         <Banner />
-        <main className="screen min-h-0 overflow-auto area-[screen] [&_h1]:m-0 [&_h1]:text-head">
+        <main className="screen relative min-h-0 overflow-auto area-[screen] [&_h1]:m-0 [&_h1]:text-head">
           <Unbroken key={screen} within>
             <Outlet />
           </Unbroken>

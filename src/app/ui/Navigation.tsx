@@ -15,7 +15,9 @@ import { writeKeys } from './writeKeys.ts';
 import { t } from '../../messages/t.ts';
 
 const LINK =
-  'grid w-full justify-items-center gap-0.5 border-l-3 border-l-transparent px-0 py-1.5 text-small text-ink no-underline disabled:cursor-default disabled:text-quiet disabled:opacity-55 aria-[current]:border-l-green aria-[current]:font-semibold aria-[current]:text-green low:py-1 max-desk:w-auto max-desk:border-l-0 german:text-tiny forced-colors:border-l-[Canvas] forced-colors:aria-[current]:border-l-[Highlight] forced-colors:aria-[current]:underline';
+  'grid w-full justify-items-center gap-0.5 border-l-3 border-l-transparent px-0 py-1.5 text-small text-ink no-underline disabled:cursor-default disabled:text-quiet disabled:opacity-55 aria-[current]:border-l-green aria-[current]:font-semibold aria-[current]:text-green low:py-1 max-desk:w-auto max-desk:border-l-0 german:text-tiny german:tracking-tight forced-colors:border-l-[Canvas] forced-colors:aria-[current]:border-l-[Highlight] forced-colors:aria-[current]:underline';
+/** Longer words leave no room for the commands in the line of the screens; a line of their own is kept low. */
+const LOW = 'german:max-[561px]:grid-flow-col german:max-[561px]:items-center german:max-[561px]:gap-1 german:max-[561px]:py-0.5';
 /** No keys to list where there is no keyboard, and no room for the theme and for programs; Find leads to all of them. */
 const WIDE = 'max-[561px]:hidden';
 
@@ -40,6 +42,7 @@ export function Navigation(): ReactElement {
         />
       ))}
       <span className="flex-1 max-desk:hidden" />
+      <span className="hidden german:max-[561px]:block german:max-[561px]:basis-full" />
       <CommandButton command={findAnything} sign={<FindSign />} words={t('Find')} />
       <CommandButton command={undo} sign={<BackSign />} words={t('Undo')} />
       <CommandButton command={redo} sign={<AgainSign />} words={t('Redo')} />
@@ -77,7 +80,7 @@ function CommandButton({ command, sign, words, className = '' }: CommandButtonPr
   const { can, run } = useCommand(command);
   return (
     <button
-      className={`${LINK} ${className}`}
+      className={`${LINK} ${LOW} ${className}`}
       type="button"
       title={`${command.label} (${writeKeys(command.keys)})`}
       disabled={!can}

@@ -75,6 +75,9 @@ function Outcome({ losses, given, close }: { losses: readonly Loss[]; given: str
 
 const nameOf = (loss: Loss): string => ('name' in loss ? loss.name : 'tag' in loss ? loss.tag : t('everything'));
 
+/** What the site added is no loss. */
+const isLost = ({ code }: Loss): boolean => code !== 'attributeNew';
+
 /** What is still taken out of the code type that fares best, against what is taken out of the one in hand. */
 function sayBest(form: string, still: readonly string[], now: readonly string[]): string {
   const values = { form, losses: still.join(', ') };
@@ -110,7 +113,7 @@ function Ways({ losses, main, close }: { losses: readonly Loss[]; main: string; 
             ? t('This site keeps no frame; it keeps a link.')
             : best.losses.length === 0
               ? t('This site keeps “{form}” as it is.', { form: formLabelOf(best.form) })
-              : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.map(nameOf))}
+              : sayBest(formLabelOf(best.form), best.losses.map(nameOf), losses.filter(isLost).map(nameOf))}
         </p>
       )}
       <div className="line mt-3">

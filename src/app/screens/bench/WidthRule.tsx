@@ -55,7 +55,7 @@ export const WidthRule = memo(function WidthRule({ width, room, scale }: Props):
           <button
             key={name}
             type="button"
-            className="rule-stop absolute top-0 min-h-6 [transform:translateX(-50%)] px-1 py-0 text-small whitespace-nowrap text-quiet aria-pressed:font-bold aria-pressed:text-green"
+            className="rule-stop absolute top-0 min-h-6 [transform:translateX(-50%)] px-1 py-0 text-small whitespace-nowrap text-quiet aria-pressed:font-bold aria-pressed:text-green german:max-[561px]:text-tiny"
             style={{ left: at(pixels) }}
             aria-pressed={width === pixels}
             onClick={() => dispatch(pageWidened(pixels))}
