@@ -97,6 +97,16 @@ test('every stripper is told, and what is offered instead survives it', () =>
     }
   }));
 
+test('what a site added is not told as a loss that another code type has not', () =>
+  withExample(async (page) => {
+    await checkPublished(page, (code) => `<iframe ${/src="[^"]*"/.exec(code)![0]} width="100%"></iframe>`);
+    await waitForText(page, 'The site added width="100%".');
+    await waitForText(
+      page,
+      'Of “Fixed HTML” the same is taken out, but does less harm there: title, style, allow, allowfullscreen.',
+    );
+  }));
+
 test('what was learnt is remembered for the site, which then warns before it happens', () =>
   withExample(async (page) => {
     await checkPublished(page, STRIPPERS['knows no newer CSS']!);

@@ -5,7 +5,7 @@ import { t } from './t.ts';
 export const KIND_WORDS: Record<string, string> = {
   video: t('a video'),
   audio: t('a sound recording'),
-  live: t('a live picture'),
+  live: t('a live stream'),
   document: t('a document'),
   podcast: t('a podcast'),
   chat: t('a chat'),
@@ -25,7 +25,7 @@ export const KIND_WORDS: Record<string, string> = {
 export const KIND_NAMES: Readonly<Record<string, string>> = {
   video: t('video'),
   audio: t('sound recording'),
-  live: t('live picture'),
+  live: t('live stream'),
   document: t('document'),
   podcast: t('podcast'),
   chat: t('chat'),
@@ -44,7 +44,7 @@ export const KIND_NAMES: Readonly<Record<string, string>> = {
 const KINDS: Record<Kind, string> = {
   video: t('videos'),
   audio: t('sound recordings'),
-  live: t('live pictures'),
+  live: t('live streams'),
   document: t('documents'),
   podcast: t('podcasts'),
   chat: t('chats'),
