@@ -151,7 +151,7 @@ function Rule({ rule, keep, drop }: RuleProps): ReactElement {
 function NewRule({ add }: { add: (rule: StyleRule) => void }): ReactElement {
   const [kind, setKind] = useState<Kind>('video');
   return (
-    <div className="my-2.5 grid grid-cols-[repeat(auto-fit,minmax(110px,1fr))] items-center gap-2">
+    <div className="my-2.5 grid grid-cols-[repeat(auto-fit,minmax(180px,1fr))] items-center gap-2">
       <ChoiceField
         label={t('For which kind')}
         labelled="hidden"
