@@ -10,7 +10,7 @@ import {
   opened,
   redone,
   siteChosen,
-  textEdited,
+  textReplaced,
   undone,
 } from './bench.ts';
 import { emptyWork } from '../../core/keeping/shelf/work.ts';
@@ -23,9 +23,9 @@ const after = (...actions: Parameters<typeof reducer>[1][]) => actions.reduce(re
 describe('every change can be undone and redone', () => {
   test.each([
     ['a paste', broughtIn('another')],
-    ['an edit of the text', textEdited('a longer link')],
+    ['an edit of the text', textReplaced('a longer link')],
     ['a setting', changed({ change: { start: 5 } })],
-    ['another candidate', chosen(1)],
+    ['another candidate', chosen({ choice: 1, id: 'first', earlier: null })],
     ['a form', formChosen('fixed')],
     ['a site', siteChosen({ from: null, to: readSites(WRITTEN_ORIGIN)[2]! })],
   ])('%s', (_, action) => {
@@ -57,14 +57,17 @@ describe('one gesture is one step', () => {
 
   test('and the next gesture is another', () => expect(after(drag(1), gestureEnded(), drag(2)).past).toHaveLength(2));
 
-  test('typing is one gesture too', () => expect(after(textEdited('a'), textEdited('ab')).past).toHaveLength(1));
+  test('typing is one gesture too', () => expect(after(textReplaced('a'), textReplaced('ab')).past).toHaveLength(1));
 });
 
 test('a paste begins a new embed; an edit stays with the old', () => {
   const pasted = after(changed({ change: { start: 5 } }), broughtIn('another'));
   expect(pasted.present).toMatchObject({ text: 'another', changes: {}, site: 'mill' });
   expect(pasted.present.id).not.toBe('first');
-  expect(after(changed({ change: { start: 5 } }), textEdited('x')).present).toMatchObject({ id: 'first', changes: { start: 5 } });
+  expect(after(changed({ change: { start: 5 } }), textReplaced('x')).present).toMatchObject({
+    id: 'first',
+    changes: { start: 5 },
+  });
 });
 
 test('an untouched example is not to be saved, a touched one is', () => {

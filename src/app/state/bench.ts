@@ -60,6 +60,12 @@ const anew = ({ form }: Work): Pick<Work, 'code' | 'form' | 'style' | 'running'>
   style: null,
 });
 
+/** Publication dates belong to the item: a new embed has none. */
+const datesOf = ({ present, past }: BenchState, id = present.id): Pick<Work, 'out' | 'pageOut'> => {
+  const { out, pageOut } = [present, past.at(-1)].find((work) => work?.id === id) ?? { out: null, pageOut: null };
+  return { out, pageOut };
+};
+
 export const benchSlice = createSlice({
   name: 'bench',
   initialState,
@@ -79,13 +85,19 @@ export const benchSlice = createSlice({
         ),
       prepare: (text: string) => ({ payload: { text, id: nanoid(10) } }),
     },
-    /** The text of the same embed was corrected. */
-    textEdited: (state, { payload }: PayloadAction<string>) =>
+    /** Another text for the same embed. */
+    textReplaced: (state, { payload }: PayloadAction<string>) =>
       step(state, { ...anew(state.present), text: payload, choice: 0 }, 'text'),
-    chosen: (state, { payload }: PayloadAction<number>) => step(state, { ...anew(state.present), choice: payload, changes: {} }),
-    /** The code was changed by hand: from now on it says what holds; `changes` are those that no code can say. */
-    codeEdited: (state, { payload: { code, changes } }: PayloadAction<{ code: string; changes: SettingsFix }>) =>
-      step(state, { code, changes, form: AS_IT_STANDS, running: state.present.running === 'keep' ? 'keep' : null }, 'code'),
+    /** The text was typed; `id` is another one where it names another item (`editWork.ts`). */
+    textEdited: (state, { payload }: PayloadAction<Pick<Work, 'id' | 'text' | 'choice' | 'changes'>>) =>
+      step(state, { ...anew(state.present), ...datesOf(state, payload.id), ...payload }, 'text'),
+    chosen: (state, { payload: { choice, id, earlier } }: PayloadAction<{ choice: number; id: string; earlier: Work | null }>) =>
+      step(state, earlier ?? { ...anew(state.present), ...datesOf(state, id), choice, id, changes: {} }),
+    /** The code was edited: from now on it decides; `changes` are those that no code can express. */
+    codeEdited: (state, { payload }: PayloadAction<Pick<Work, 'code' | 'changes'> & Partial<Pick<Work, 'id' | 'text'>>>) => {
+      const running = state.present.running === 'keep' ? 'keep' : null;
+      step(state, { ...datesOf(state, payload.id), ...payload, form: AS_IT_STANDS, running }, 'code');
+    },
     /** Code is kept as it stands, with the settings laid in. */
     codeKept: (state, { payload }: PayloadAction<string>) => step(state, { code: payload, form: AS_IT_STANDS }),
     /** What runs in what was pasted is left out, or kept all the same. */
@@ -96,6 +108,7 @@ export const benchSlice = createSlice({
     /** It is to be kept as it is; and what was taken away of it as a version. */
     kept: (state, { payload }: PayloadAction<BenchState['takenCode']>) => {
       state.touched = true;
+      state.gesture = null;
       state.takenCode = payload ?? state.takenCode;
     },
     versionKept: (state) => {
@@ -146,6 +159,7 @@ export const benchSlice = createSlice({
 export const {
   opened,
   broughtIn,
+  textReplaced,
   textEdited,
   chosen,
   codeEdited,

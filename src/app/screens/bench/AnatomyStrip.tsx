@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import type { Range } from '../../../core/model/candidate.ts';
 import type { Meaning, Segment } from '../../../core/steps/recognise/anatomy.ts';
 import { sayMeaning, sayRepair } from '../../../messages/reading.ts';
-import { chosen } from '../../state/bench.ts';
+import { choose } from '../../state/editWork.ts';
 import { selectAnatomy, selectFound, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { pointedAt } from '../../state/view.ts';
@@ -123,7 +123,7 @@ function CandidateChoice(): ReactElement | null {
         `${i + 1}: ${shorten(item?.id ?? candidate.address ?? candidate.source)}`,
         !item,
       ])}
-      set={(at) => dispatch(chosen(Number(at)))}
+      set={(at) => dispatch(choose(Number(at)))}
     />
   );
 }

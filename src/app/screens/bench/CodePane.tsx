@@ -7,7 +7,8 @@ import type { SettingsFix } from '../../../core/model/plan.ts';
 import type { Embed } from '../../../core/pipeline.ts';
 import { formOf, FORMS, type CodeFormId } from '../../../core/steps/write/forms/list.ts';
 import { copyCode } from '../../commands/copyCode.ts';
-import { codeEdited, codeKept, formChosen, gestureEnded, redone, textEdited, undone } from '../../state/bench.ts';
+import { codeKept, formChosen, gestureEnded, redone, undone } from '../../state/bench.ts';
+import { editCode, editText } from '../../state/editWork.ts';
 import { selectEmbed, selectFacts, selectFound, selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../state/store.ts';
 import { pointedAt, tokenOpened, wayOpened, type CodeWay } from '../../state/view.ts';
@@ -163,8 +164,8 @@ function Editor(): ReactElement {
   const troubles = useMemo(() => troublesOf(shown ? hand : null), [hand, shown]);
   const changes = useAppSelector((state) => state.bench.present.changes);
   const edited = (code: string): void => {
-    if (embed.code.form === 'link') dispatch(textEdited(code));
-    else dispatch(codeEdited({ code, changes: unsaid(embed, changes) }));
+    if (embed.code.form === 'link') dispatch(editText(code));
+    else dispatch(editCode(code, unsaid(embed, changes)));
   };
   return (
     <Suspense fallback={<PlainCode text={embed.code.text} />}>

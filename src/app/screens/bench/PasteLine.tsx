@@ -5,7 +5,8 @@ import { playerOf } from '../../../core/teach/pagePlayer.ts';
 import { sayRefusal } from '../../../messages/reading.ts';
 import { WHY_NOT } from '../../../messages/reached.ts';
 import { selectSaid } from '../../state/answers.ts';
-import { broughtIn, siteChosen, textEdited } from '../../state/bench.ts';
+import { broughtIn, gestureEnded, siteChosen, textReplaced } from '../../state/bench.ts';
+import { editText } from '../../state/editWork.ts';
 import { selectAbout, selectBook, selectItem, selectRecognised, selectSite, selectSites } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazily } from '../../ui/lazily.ts';
@@ -72,10 +73,11 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
           long ? t('{count} characters pasted: {text} …', { count: showNumber(text.length), text: text.slice(0, 60) }) : text
         }
         onFocus={({ target }) => target.select()}
+        onBlur={() => dispatch(gestureEnded())}
         // Out of the field, single keys are commands again.
         onKeyDown={({ key }) => key === 'Escape' && field.current!.blur()}
         onPaste={onPaste}
-        onChange={(event) => dispatch(long ? broughtIn(event.target.value) : textEdited(event.target.value))}
+        onChange={(event) => dispatch(long ? broughtIn(event.target.value) : editText(event.target.value))}
       />
       <SiteChoice />
       <div
@@ -91,7 +93,7 @@ export function PasteLine({ missing }: { missing: boolean }): ReactElement {
           <p className={named || text.trim() === '' ? 'text-quiet' : 'wrong'}>
             {sayRefusal(refusal)}
             {refusal.code === 'notForVisitors' && (
-              <button type="button" className="inline-remedy ml-2" onClick={() => dispatch(textEdited(refusal.instead))}>
+              <button type="button" className="inline-remedy ml-2" onClick={() => dispatch(textReplaced(refusal.instead))}>
                 {t('Use {instead}', { instead: refusal.instead.replace(/^https?:\/\//, '') })}
               </button>
             )}
@@ -124,7 +126,7 @@ function FoundPlayer(): ReactElement | null {
   useEffect(() => {
     if (!trusted || taken.current.has(resolved!.found!.text)) return;
     taken.current.add(resolved!.found!.text);
-    dispatch(textEdited(resolved!.found!.text));
+    dispatch(textReplaced(resolved!.found!.text));
   }, [trusted, resolved, dispatch]);
   if (!link) return null;
   // The line stands from the start: an answer that comes late may not move what a publisher is about to press.
@@ -139,7 +141,7 @@ function FoundPlayer(): ReactElement | null {
             {t('It is at {elsewhere}, another host than the page: use it only if you know it.', { elsewhere: usable.elsewhere })}
           </strong>
         )}{' '}
-        <button type="button" className="inline-remedy ml-2" onClick={() => dispatch(textEdited(found!.text))}>
+        <button type="button" className="inline-remedy ml-2" onClick={() => dispatch(textReplaced(found!.text))}>
           {t('Use {frame}', { frame: (usable.item.frame ?? usable.item.canonical).replace(/^https?:\/\//, '').slice(0, 60) })}
         </button>
       </p>

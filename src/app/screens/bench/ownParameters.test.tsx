@@ -1,7 +1,7 @@
 import { act, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { expect, test } from 'vitest';
-import { textEdited } from '../../state/bench.ts';
+import { textReplaced } from '../../state/bench.ts';
 import { renderIn, storeWith } from '../../testing/render.tsx';
 import { selectItem } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -19,6 +19,6 @@ test('a parameter of an unknown host is set in the code when its field is left, 
   await user.type(field(), 'light{enter}');
   expect(store.getState().bench.present.text).toBe(code('light'));
   expect(field().value).toBe('light');
-  act(() => void store.dispatch(textEdited(code('sepia'))));
+  act(() => void store.dispatch(textReplaced(code('sepia'))));
   expect(field().value).toBe('sepia');
 });

@@ -1,5 +1,5 @@
 import type { Range } from '../../../core/model/candidate.ts';
-import { codeEdited, textEdited } from '../../state/bench.ts';
+import { codeEdited, textReplaced } from '../../state/bench.ts';
 import { selectInHand, selectRecognised } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
@@ -11,7 +11,7 @@ export function useTextEdit(): { edit: (change: (before: string) => string) => v
   const range = useAppSelector((state) => (selectInHand(state) ?? selectRecognised(state)).candidate.addressRange);
   const edit = (change: (before: string) => string): void => {
     if (hand) dispatch(codeEdited({ code: change(hand.text), changes: {} }));
-    else dispatch(textEdited(change(text)));
+    else dispatch(textReplaced(change(text)));
   };
   return { edit, range };
 }
