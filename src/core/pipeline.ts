@@ -7,7 +7,7 @@ import type { Code } from './model/code.ts';
 import type { Finding } from './steps/check/finding.ts';
 import type { Item } from './model/item.ts';
 import type { Plan } from './model/plan.ts';
-import { canKeep, keepCode } from './live/keep.ts';
+import { canKeep, keepCode, notCarried, withoutSteppedHeight } from './live/keep.ts';
 import { answered } from './proof/reach/reached.ts';
 import { plan } from './steps/plan/plan.ts';
 import { read } from './steps/read/read.ts';
@@ -54,8 +54,12 @@ export function keepEmbed(hand: InHand, recognised: Item, settings: Settings, co
   // What the code says already it can say.
   const lacks: Lacks = (id, value) =>
     codeLacks(id, value) && item.settings[id] !== value && !(item.form === 'file' && settingOf(id).moment !== 'around');
-  const before = plan(item, item.settings, { ...context, lacks });
-  const after = plan(item, settings, { ...context, lacks });
+  const [said, asked] = withoutSteppedHeight(item, settings, context.book);
+  const before = plan(item, said, { ...context, lacks });
+  const wanted = plan(item, asked, { ...context, lacks });
+  const missing = notCarried({ item, candidate, book: context.book, plan: wanted });
+  const after =
+    missing.size === 0 ? wanted : plan(item, asked, { ...context, lacks: (id, value) => missing.has(id) || lacks(id, value) });
   const code = keepCode({ ...context, text, candidate, item, before, after });
   return checked({ item, settings, plan: after, code }, context);
 }

@@ -1,9 +1,12 @@
 import type { Context } from '../context.ts';
 import type { Attribute, Candidate } from '../model/candidate.ts';
 import { featureName, isMarked, marked, splitFeatures } from '../model/features.ts';
-import { settingOf } from '../known/settings/list.ts';
+import { own as getOwn } from '../model/own.ts';
+import { settingOf, type SettingId, type Settings } from '../known/settings/list.ts';
+import { ON_PLACEHOLDER } from '../steps/recognise/script.ts';
 import { AS_IT_STANDS, type Code } from '../model/code.ts';
 import type { Item } from '../model/item.ts';
+import { boxHeight } from '../model/box.ts';
 import type { Box, Plan } from '../model/plan.ts';
 import { embedNodes } from '../steps/write/embed.ts';
 import { attributeSize, fluidSize } from '../steps/write/frame.ts';
@@ -47,9 +50,10 @@ export function keepCode(kept: Kept): Code {
   const { text, candidate, before, after } = kept;
   const attributesAlone = sizedByAttributes(candidate);
   const unwrapped = candidate.wrapper !== undefined && !sameWidth(before.box, after.box);
-  const fixed = attributesAlone && fitsAttributes(after.box, candidate);
+  const sameSize = isSameBox(before.box, after.box);
+  const fixed = attributesAlone && (sameSize || fitsAttributes(after.box, candidate));
   const anew = after.frame.permissions !== undefined && after.frame.permissions !== before.frame.permissions;
-  const [said, wanted] = withMarkedFeatures(slotsFor(kept, before, attributesAlone), slotsFor(kept, after, fixed), {
+  const [said, wanted] = withMarkedFeatures(slotsFor(kept, before, attributesAlone), slotsFor(sameSize ? kept : resized(kept), after, fixed), {
     own: featuresOf(candidate),
     anew,
   });
@@ -129,15 +133,57 @@ function namedAsThere(slots: Slots, { source, attributes }: Candidate): Slots {
 /** What the settings come to as attributes of the placeholder, or of the short code. */
 function codeAttributes(
   { host, target }: Item,
-  { source }: Candidate,
+  candidate: Candidate,
   { plan, book }: { plan: Plan; book: Context['book'] },
 ): { name: string; value: string; origin: Plan['parts'][number]['origin'] }[] {
-  const prefix = source === 'script' ? (book.byId.get(host!)?.targets.get(target!)?.target.script?.prefix ?? '') : '';
-  return plan.entries.flatMap(({ setting, sent }) =>
+  const prefix = candidate.source === 'script' ? (scriptOf({ host, target }, book)?.prefix ?? '') : '';
+  const sent = plan.entries.flatMap(({ setting, sent }) =>
     sent
       .filter((s) => s.in === 'query' || s.in === 'attribute')
       .map(({ name, value }) => ({ name: prefix + name, value, origin: setting })),
   );
+  const laid = [...ON_PLACEHOLDER].flatMap(([name, origin]) => {
+    const value = plan.frame[origin];
+    return value !== undefined && carries(name, { host, target }, candidate, book) ? [{ name, value: String(value), origin }] : [];
+  });
+  return [...sent, ...laid];
+}
+
+const scriptOf = ({ host, target }: Pick<Item, 'host' | 'target'>, book: Context['book']) =>
+  book.byId.get(host!)?.targets.get(target!)?.target.script;
+
+/** Whether a setting of the frame can be an attribute of this placeholder; a short code takes only those it has already. */
+function carries(
+  name: string,
+  item: Pick<Item, 'host' | 'target'>,
+  { source, attributes }: Candidate,
+  book: Context['book'],
+): boolean {
+  const isThere = attributes.some((attribute) => attribute.name === name);
+  if (source === 'shortcode' || name === 'alt') return isThere;
+  return !Object.hasOwn(scriptOf(item, book)?.attributes ?? {}, name);
+}
+
+/** Settings that the plan leaves to the frame, while this code has no frame of its own to carry them. */
+export function notCarried({ item, candidate, book, plan }: Pick<Kept, 'item' | 'candidate' | 'book'> & { plan: Plan }) {
+  if (candidate.source !== 'script' && candidate.source !== 'shortcode') return new Set<SettingId>();
+  const carried = [...ON_PLACEHOLDER].filter(([name]) => carries(name, item, candidate, book)).map(([, id]) => id);
+  const here = plan.entries.filter(({ state, reason }) => state === 'done here' && reason.code !== 'alreadySo');
+  return new Set(here.map(({ setting }) => setting).filter((id) => !carried.includes(id)));
+}
+
+/**
+ * What the code asks for and what is wanted, without a height that only follows another setting: it changes with that
+ * one, as the card's steps say, unless somebody set another height.
+ */
+export function withoutSteppedHeight(item: Item, wanted: Settings, book: Context['book']): [said: Settings, wanted: Settings] {
+  const said = item.settings;
+  const fit = book.byId.get(item.host ?? '')?.targets.get(item.target ?? '')?.target.fit;
+  if (fit?.by !== 'steps' || said.height === undefined || wanted.height !== said.height) return [said, wanted];
+  const stepped = getOwn(fit.heights, String(said[fit.setting] ?? fit.usual));
+  if (said[fit.setting] === wanted[fit.setting] || said.height !== stepped) return [said, wanted];
+  const drop = ({ height: _, ...others }: Settings): Settings => others;
+  return [drop(said), drop(wanted)];
 }
 
 function sizedByAttributes({ attributes }: Candidate): boolean {
@@ -153,5 +199,14 @@ function fitsAttributes({ mode, height }: Box, { attributes }: Candidate): boole
   return mode === 'fixed' || (mode === 'fill' && height.by === 'number' && attributes.some(isWholeWidth));
 }
 const isWholeWidth = ({ name, value }: Attribute): boolean => name === 'width' && value?.trim() === '100%';
+
+const isSameBox = (a: Box, b: Box): boolean =>
+  a.mode === b.mode && a.width === b.width && a.height.by === b.height.by && boxHeight(a) === boxHeight(b);
+
+/** A new size replaces the sizes that could not be read, such as `width="80%"`. */
+const resized = (kept: Kept): Kept => {
+  const attributes = kept.item.kept.attributes.filter(({ name }) => name !== 'width' && name !== 'height');
+  return { ...kept, item: { ...kept.item, kept: { ...kept.item.kept, attributes } } };
+};
 
 const sameWidth = (a: Box, b: Box): boolean => a.mode === b.mode && a.width === b.width && a.height.by === b.height.by;

@@ -35,7 +35,7 @@ export function rewriteParts(
       first = false;
     };
     for (const [i, part] of parts.entries()) {
-      const key = part.text === '' ? 'bare' : `${place}:${nameOf(part.meant)}`;
+      const key = keyOf(part, changes, origins);
       const change = changes.get(key);
       const again = seen.has(key);
       seen.add(key);
@@ -51,6 +51,14 @@ export function rewriteParts(
       if (slot && key.startsWith(`${place}:`) && !seen.has(key)) push(spanOf(slot, spell), joint);
   }
   return spans;
+}
+
+/** A fragment without a name, such as `#0:59`, has the key of the one parameter that stands there without its name. */
+function keyOf({ place, text, meant }: AddressPart, changes: Changes, origins: Origins): string {
+  if (text === '') return 'bare';
+  const [key, nameless] = [`${place}:${nameOf(meant)}`, `${place}:`];
+  const isNamed = meant.includes('=') || changes.has(key) || origins.has(key);
+  return !isNamed && (changes.has(nameless) || origins.has(nameless)) ? nameless : key;
 }
 
 const spanOf = ({ text, origin, parameter }: Slot, spell: (text: string) => string): Span => ({

@@ -2,6 +2,7 @@ import { escapeHtml } from '../model/markup/escape.ts';
 import { featureKey } from '../model/features.ts';
 import type { Candidate, PlacedAttribute, Range } from '../model/candidate.ts';
 import type { CodeRange } from '../model/code.ts';
+import { trimmedEnd } from '../model/place.ts';
 import { ratioOf } from '../model/values.ts';
 import { decodeHTMLAttribute } from 'entities';
 import { writtenParts } from '../model/markup/addressParts.ts';
@@ -159,8 +160,7 @@ function attributeSpan(
   changes: { attributes: Changes; style: Changes; allow: Changes },
 ): Replacement[] {
   const { name, whole, range } = attribute;
-  const gap = text.slice(0, whole[0]).search(/\s*$/);
-  const gone: Replacement = { range: [gap, whole[1]], spans: [] };
+  const gone: Replacement = { range: [trimmedEnd(text, whole[0]), whole[1]], spans: [] };
   const spell = (value: string): string => escapeFor(quoteOf(attribute, text), value);
   if ((name === 'style' || name === 'allow') && range) {
     const keyOf =
@@ -168,7 +168,9 @@ function attributeSpan(
         ? (written: string) => propertyOf(decodeHTMLAttribute(written))
         : (written: string) => featureKey(decodeHTMLAttribute(written));
     const list = { changes: changes[name], origins: before[name] };
-    const spans = rewriteList(text.slice(...range), list, { joint: name === 'style' ? ';' : '; ', keyOf, spell });
+    // Without quotes, a space would end the value.
+    const joint = name === 'style' || quoteOf(attribute, text) === '' ? ';' : '; ';
+    const spans = rewriteList(text.slice(...range), list, { joint, keyOf, spell });
     return spans.length === 0 && changes[name].size > 0 ? [gone] : [{ range, spans }];
   }
   const change = changes.attributes.get(name);

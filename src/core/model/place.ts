@@ -6,3 +6,10 @@ export interface Attribute {
   name: string;
   value: string | null;
 }
+
+/** Where the white space before a place begins. Scans backwards, since `/\s*$/` takes quadratic time in a long text. */
+export function trimmedEnd(text: string, end: number): number {
+  let at = end;
+  while (at > 0 && /\s/.test(text.charAt(at - 1))) at--;
+  return at;
+}

@@ -1,4 +1,4 @@
-import type { Attribute, Range } from './place.ts';
+import { trimmedEnd, type Attribute, type Range } from './place.ts';
 
 /** In which way a part of a code runs, or takes the page away, where it stands in a page. */
 export type RunningKind =
@@ -39,16 +39,10 @@ export function withoutRunning(text: string, running: readonly Running[]): strin
   for (const { range, kind } of [...running].sort((a, b) => a.range[0] - b.range[0])) {
     if (range[0] < at) continue;
     const whole = kind === 'script' || kind === 'refresh';
-    left += whole ? text.slice(at, range[0]) : withoutTail(text.slice(at, range[0]));
+    left += text.slice(at, whole ? range[0] : Math.max(at, trimmedEnd(text, range[0])));
     at = range[1];
   }
   return left + text.slice(at);
-}
-
-function withoutTail(text: string): string {
-  let end = text.length;
-  while (end > 0 && /\s/.test(text.charAt(end - 1))) end--;
-  return text.slice(0, end);
 }
 
 /** Names whose value is code wherever they stand: those of HTML (section 8.1.8), and of the libraries that bind by attribute. */

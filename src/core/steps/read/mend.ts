@@ -39,7 +39,7 @@ export function mend(text: string): Mended {
   for (const { repair, beyondAscii, applies, apply } of MENDERS)
     if ((wider || !beyondAscii) && applies(mended)) {
       mended = apply(mended);
-      repairs.push(repair);
+      if (!repairs.some(({ code }) => code === repair.code)) repairs.push(repair);
     }
   return { text: mended, braced: draft.text, repairs, origin: draft.origin };
 }
@@ -83,6 +83,12 @@ const UNWRAPPERS: readonly Unwrapper[] = [
       !WRITTEN_PLAINLY.test(text) &&
       /<[a-z][\w-]*\s+(?:[a-z-]+(?:=[^\s"'\\<>]+)?\s+){0,5}[a-z-]+=\\+["']|:(?:\\+\/){2}|\\u003c|\\x3c/i.test(text),
     apply: (draft) => replaced(draft, /\\(?:u[\da-f]{4}|x[\da-f]{2}|[^])/gi, unslashed),
+  },
+  {
+    // HTML knows no frame that closes itself: what follows would be its content (HTML, section 13.1.2.1).
+    repair: { code: 'jsx', was: '={…}', now: '="…"' },
+    applies: (text) => SELF_CLOSED.test(text) && isJsx(text),
+    apply: (draft) => replaced(draft, new RegExp(SELF_CLOSED, 'gi'), (tag) => `${tag.slice(0, -2)}></iframe>`),
   },
   {
     repair: { code: 'joinedStrings', was: '"…" + "…"', now: '"……"' },
@@ -196,6 +202,7 @@ const MENDERS: readonly Mender[] = [
 const QUOTED_TAG = /<[a-z](?:[^"'<>{}]|"[^"]*"|'[^']*')*/gi;
 const QUOTED = /"[^"]*"|'[^']*'/g;
 const JSX_TAG = /<[a-z](?:[^"'<>{}]|"[^"]*"|'[^']*'|\{\{[^{}]*\}\}|\{[^{}]*\})*/gi;
+const SELF_CLOSED = /<iframe\b(?:[^"'<>{}]|"[^"]*"|'[^']*'|\{\{[^{}]*\}\}|\{[^{}]*\})*\/>/i;
 const JSX_PARTS = /"[^"]*"|'[^']*'|=\{\{([^{}]*)\}\}|=\{([^{}]*)\}|\sclassName=/g;
 
 /** Whether an attribute has a value in braces, or the name of a DOM property. */

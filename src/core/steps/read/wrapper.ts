@@ -4,7 +4,7 @@ import type { Range } from '../../model/candidate.ts';
 const NEAR = 900;
 /** The start tag of an element with a style, with nothing but space and comments behind it. */
 const OPENED =
-  /<(div|span|p|figure|section)\b[^<>]*\bstyle\s*=\s*(?:"([^"<>]*)"|'([^'<>]*)')[^<>]*>(?:\s|<!--(?:(?!-->)[^])*-->)*$/i;
+  /<(div|span|p|figure|section)\b[^<>]*\bstyle\s*=\s*(?:"([^"<>]*)"|'([^'<>]*)'|([^\s"'<>=`]+))[^<>]*>(?:\s|<!--(?:(?!-->)[^])*-->)*$/i;
 const COMMENT = /<!--(?:(?!-->)[^])*-->/g;
 
 interface Opened {
@@ -23,13 +23,14 @@ function openedBefore(text: string, at: number): Opened | null {
   const last = bare.lastIndexOf('<');
   const open = last < 0 ? null : OPENED.exec(bare.slice(last));
   if (!open) return null;
-  const style = open[2] ?? open[3]!;
+  const style = open[2] ?? open[3] ?? open[4]!;
+  const value = open[0].slice(open[0].search(/\bstyle\s*=/i));
   const from = at - before.length + last;
   return {
     tag: open[1]!.toLowerCase(),
     style,
     from,
-    styleFrom: from + open[0].search(/\bstyle\s*=/i) + open[0].slice(open[0].search(/\bstyle\s*=/i)).search(/["']/) + 1,
+    styleFrom: from + open[0].length - value.length + /^style\s*=\s*["']?/i.exec(value)![0].length,
   };
 }
 
