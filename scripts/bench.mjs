@@ -15,6 +15,7 @@ const compiled = (file) => ['--import', 'tsx', join(root, `bench/${file}.ts`)];
 const PARTS = new Map([
   ['core', built('bench')],
   ['sweep', built('sweep')],
+  ['growth', compiled('growth')],
   ['server', compiled('server')],
   ['firstLoad', compiled('firstLoad')],
   ['changes', compiled('browser')],

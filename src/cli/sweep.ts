@@ -14,7 +14,7 @@ import { reportOf, reportSchema, since, tableOf } from '../core/many/sweep/repor
 import { NO_RULES, rulesSchema } from '../core/many/sweep/rules.ts';
 import type { Reached } from '../core/proof/reach/reached.ts';
 import { sayFinding } from '../messages/findings.ts';
-import { sayCrawl, sayCrawlEnd, sayLeft, sayNumbers, saySince } from '../messages/sweep.ts';
+import { sayCrawl, sayCrawlEnd, sayLeft, sayNoPatch, sayNumbers, saySince } from '../messages/sweep.ts';
 import { askReach } from '../workers/askReach.ts';
 import { readSite as readSitePages } from '../workers/readSite.ts';
 import { sweepPage } from '../messages/sweepPage.ts';
@@ -60,6 +60,7 @@ export async function sweep(source: string, options: Options): Promise<number> {
     const changes = found.embeds.flatMap(({ change }) => change ?? []);
     const written = changes.length > 0 ? writeChanges(file.name, bytes, changes) : null;
     patch += written?.patch ?? '';
+    if (written?.patch === null && options.patch !== undefined) console.error(sayNoPatch(file.name));
     if (written && options.fix) file.write(written.bytes);
   }
   if (options.fix) end();

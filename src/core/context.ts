@@ -1,7 +1,7 @@
 import type { HostBook } from './known/hosts/book.ts';
 import type { Facts } from './model/item.ts';
 import type { RunningChoice } from './model/running.ts';
-import type { Sibling } from './model/sibling.ts';
+import type { Siblings } from './model/sibling.ts';
 import type { Site } from './model/site.ts';
 import type { Reached } from './proof/reach/reached.ts';
 
@@ -16,5 +16,5 @@ export interface Context {
   /** What was decided about code that runs in what was pasted; until then, and unless it is to be kept, it is left out. */
   running?: RunningChoice;
   /** The other embeds of the page that it stands in, where that is known. */
-  siblings?: readonly Sibling[] | undefined;
+  siblings?: Siblings | undefined;
 }

@@ -21,6 +21,10 @@ const LEFT: { readonly [Code in LeftWhy['code']]: (why: Extract<LeftWhy, { code:
   tooLong: () => t('This file is too long to be looked into.'),
 };
 
+/** Names files whose changes a patch can't hold. */
+export const sayNoPatch = (files: string): string =>
+  t('Not in the patch, because of its encoding: {files}. Save the changed files instead.', { files });
+
 /** Why something is not touched. */
 export const sayLeft = (why: LeftWhy): string => (LEFT[why.code] as (why: LeftWhy) => string)(why);
 

@@ -1,4 +1,5 @@
 import type { HostBook } from '../core/known/hosts/book.ts';
+import { MOST_TOLD } from '../core/model/running.ts';
 import { bringIn, type Recognised } from '../core/pipeline.ts';
 import { sayRefusal } from '../messages/reading.ts';
 
@@ -10,5 +11,8 @@ export const foundAsData = ({ candidate: { range, source, repairs }, item, refus
   range,
   source,
   repairs,
-  ...(item ? { item } : { reason: { ...refusal, sentence: sayRefusal(refusal) } }),
+  // What runs is a list of the whole text: in full for each item it would be as many times as long.
+  ...(item
+    ? { item: item.running ? { ...item, running: item.running.slice(0, MOST_TOLD) } : item }
+    : { reason: { ...refusal, sentence: sayRefusal(refusal) } }),
 });

@@ -91,7 +91,7 @@ export async function* crawl(start: string, ask: Ask, { most, signal }: Crawling
         empty.set(shape, HOLDS_SOMETHING.test(told.text) ? 0 : (empty.get(shape) ?? 0) + 1);
         const found = linksIn(told.text, address).filter((link) => !known.has(link));
         found.forEach((link) => known.add(link));
-        waiting.push(...found);
+        for (const link of found) waiting.push(link);
       }
       yield { kind: 'waiting', count: waiting.length - i - 1 };
       await wait(pause, undefined, { signal }).catch(() => undefined);
@@ -148,8 +148,11 @@ async function pagesOfMaps(base: URL, robots: Robots, ask: Ask): Promise<string[
   for (let i = 0; i < Math.min(maps.length, MOST_MAPS); i++) {
     if (!URL.canParse(maps[i]!) || new URL(maps[i]!).host !== base.host) continue;
     const found = sitemapIn(await mapAt(maps[i]!, ask));
-    maps.push(...found.maps.filter((map) => !maps.includes(map)));
-    pages.push(...found.pages.flatMap((page) => pageOf(page, base) ?? []));
+    for (const map of found.maps.slice(0, MOST_MAPS)) if (!maps.includes(map)) maps.push(map);
+    for (const page of found.pages) {
+      const own = pageOf(page, base);
+      if (own) pages.push(own);
+    }
   }
   return pages;
 }

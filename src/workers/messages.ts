@@ -128,6 +128,8 @@ export interface SiteWritten {
   files: { name: string; bytes: Uint8Array<ArrayBuffer> }[];
   patch: string;
   reverse: string;
+  /** Files whose changes can't be part of the patch. */
+  unpatched: string[];
 }
 
 /** What a worker of a sweep can be asked. */

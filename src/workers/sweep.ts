@@ -43,14 +43,15 @@ function makeSweeper(): Sweeper {
       return swept;
     },
     write: async (files) => {
-      const written: SiteWritten = { files: [], patch: '', reverse: '' };
+      const written: SiteWritten = { files: [], patch: '', reverse: '', unpatched: [] };
       for (const { changes, ...file } of files) {
         const [bytes] = await bytesOf([file]);
         const one = writeChanges(file.name, bytes!, changes);
         if (!one) continue;
         written.files.push({ name: file.name, bytes: one.bytes });
-        written.patch += one.patch;
-        written.reverse += one.reverse;
+        if (one.patch === null || one.reverse === null) written.unpatched.push(file.name);
+        written.patch += one.patch ?? '';
+        written.reverse += one.reverse ?? '';
       }
       return written;
     },

@@ -8,7 +8,7 @@ import { canKeep } from '../../core/live/keep.ts';
 import { AS_IT_STANDS } from '../../core/model/code.ts';
 import { aboutOf, type Facts } from '../../core/model/item.ts';
 import type { SettingsFix } from '../../core/model/plan.ts';
-import { siblingsOf } from '../../core/model/sibling.ts';
+import { siblingsIn } from '../../core/model/sibling.ts';
 import { bringIn, keepEmbed, makeEmbed, reachAddress, type Embed } from '../../core/pipeline.ts';
 import { anatomy } from '../../core/steps/recognise/anatomy.ts';
 import { chosenOf, embedFrom, handOf, usualSettings, type Hand } from '../../core/keeping/shelf/embedOf.ts';
@@ -161,7 +161,7 @@ const selectWrittenFacts = createSelector(
 );
 
 /** What stands beside it in the page that was brought in. */
-const selectSiblings = createSelector([selectFound, selectRecognised], siblingsOf);
+const selectSiblings = createSelector([selectFound, selectRecognised], (found, one) => siblingsIn(found)(one));
 
 /** What the server found at the frame address, and what was decided about code that runs. */
 const selectFoundOut = createSelector(

@@ -53,10 +53,14 @@ export function keepCode(kept: Kept): Code {
   const sameSize = isSameBox(before.box, after.box);
   const fixed = attributesAlone && (sameSize || fitsAttributes(after.box, candidate));
   const anew = after.frame.permissions !== undefined && after.frame.permissions !== before.frame.permissions;
-  const [said, wanted] = withMarkedFeatures(slotsFor(kept, before, attributesAlone), slotsFor(sameSize ? kept : resized(kept), after, fixed), {
-    own: featuresOf(candidate),
-    anew,
-  });
+  const [said, wanted] = withMarkedFeatures(
+    slotsFor(kept, before, attributesAlone),
+    slotsFor(sameSize ? kept : resized(kept), after, fixed),
+    {
+      own: featuresOf(candidate),
+      anew,
+    },
+  );
   const rewritten = rewrite({
     text,
     candidate,
@@ -143,8 +147,11 @@ function codeAttributes(
       .map(({ name, value }) => ({ name: prefix + name, value, origin: setting })),
   );
   const laid = [...ON_PLACEHOLDER].flatMap(([name, origin]) => {
-    const value = plan.frame[origin];
-    return value !== undefined && carries(name, { host, target }, candidate, book) ? [{ name, value: String(value), origin }] : [];
+    // A picture keeps its `alt`, empty where there is no title (HTML, section 4.8.3).
+    const value = plan.frame[origin] ?? (name === 'alt' ? '' : undefined);
+    return value !== undefined && carries(name, { host, target }, candidate, book)
+      ? [{ name, value: String(value), origin }]
+      : [];
   });
   return [...sent, ...laid];
 }

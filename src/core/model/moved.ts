@@ -1,4 +1,5 @@
 import type { Candidate, PlacedAttribute, Range } from './candidate.ts';
+import type { Running } from './running.ts';
 
 /** The candidate as it stands in another text: every range of it, begin and end, taken over by `place`. */
 export function moved(candidate: Candidate, place: (offset: number) => number): Candidate {
@@ -15,6 +16,10 @@ export function moved(candidate: Candidate, place: (offset: number) => number): 
     ...(candidate.wrapper && {
       wrapper: { ...candidate.wrapper, padding: over(candidate.wrapper.padding), frame: over(candidate.wrapper.frame) },
     }),
-    ...(candidate.running && { running: candidate.running.map((one) => ({ ...one, range: over(one.range) })) }),
+    ...(candidate.running && { running: movedRunning(candidate.running, place) }),
   };
 }
+
+/** What runs, with its ranges in another text. */
+export const movedRunning = (running: readonly Running[], place: (offset: number) => number): readonly Running[] =>
+  running.map((one) => ({ ...one, range: [place(one.range[0]), place(one.range[1])] }));

@@ -3,6 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { useStore } from 'react-redux';
 import { reportOf, tableOf } from '../../../core/many/sweep/report.ts';
 import { sweepPage } from '../../../messages/sweepPage.ts';
+import { sayNoPatch } from '../../../messages/sweep.ts';
 import { selectBook } from '../../state/selectors.ts';
 import type { Store } from '../../state/store.ts';
 import type { SweepRun, SweepState } from '../../sweep/run.ts';
@@ -40,7 +41,8 @@ export function Outs({ state, run, changes, again }: Props): ReactElement {
     const written = await run.written();
     const name = which === 'patch' ? 'sweep.patch' : 'sweep-back.patch';
     saveFile(name, written[which], 'text/x-diff');
-    setSaid(t('Saved. In the folder of the site: git apply {name}, or patch -p1 < {name}', { name }));
+    const saved = t('Saved. In the folder of the site: git apply {name}, or patch -p1 < {name}', { name });
+    setSaid(written.unpatched.length === 0 ? saved : `${saved} ${sayNoPatch(written.unpatched.slice(0, 5).join(', '))}`);
   };
   const write = async (folder: FileSystemDirectoryHandle): Promise<void> => {
     const { written, missed } = await writeInto({

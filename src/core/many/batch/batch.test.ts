@@ -223,3 +223,12 @@ describe('what goes out', () => {
     );
   });
 });
+
+test('one long line does not fill every row of a table, and loses none of its cells', () => {
+  const rows = Array.from({ length: 5000 }, (_, i) => `https://media.example/${i},Title ${i}`);
+  const wide = `https://media.example/wide,${'a,'.repeat(150_000)}b`;
+  const table = readTable(['link,title', ...rows, wide].join('\n'));
+  expect(table.rows).toHaveLength(5001);
+  expect(table.rows.reduce((sum, row) => sum + row.length, 0)).toBeLessThan(3_000_000);
+  expect(table.rows.at(-1)!.join(',')).toBe(wide);
+});

@@ -14,6 +14,9 @@ export interface Table {
 const DELIMITERS = ['\t', ';', ',', '|'];
 /** Share of the rows that must have as many cells as the first for the text to be a table. */
 const EVEN = 0.6;
+/** Every row is filled up to the widest, so one long line could ask for more memory than there is; its rest is one cell. */
+const MOST_CELLS = 2_000_000;
+const LEAST_COLUMNS = 12;
 /** A cell that is a link or a code, and nothing besides. */
 const LINK = /^\s*(?:https?:\/\/\S+|<[^]*>|\[[^]*\])\s*$/i;
 const NAMES_LINKS = /^\s*(?:link|url|share link|embed code)\s*$/i;
@@ -48,13 +51,18 @@ function readCells(text: string): Table | null {
     (linked || (even >= EVEN && data.some((row, i) => (i > 0 || !named) && row.some((cell) => LINK.test(cell)))));
   const narrow = first.length === 1 && named && data.length > 1 && data.slice(1).every(([cell]) => LINK.test(cell ?? ''));
   if (!wide && !narrow) return null;
-  const width = data.reduce((most, row) => Math.max(most, row.length), 0);
-  const filled = (row: string[]): string[] => [...row, ...Array<string>(width - row.length).fill('')];
+  const { delimiter } = meta;
+  const widest = data.reduce((most, row) => Math.max(most, row.length), 0);
+  const width = Math.min(widest, Math.max(LEAST_COLUMNS, Math.floor(MOST_CELLS / data.length)));
+  const filled = (row: string[]): string[] =>
+    row.length > width
+      ? [...row.slice(0, width - 1), row.slice(width - 1).join(delimiter)]
+      : [...row, ...Array<string>(width - row.length).fill('')];
   return {
     from: 'table',
     head: named ? filled(first) : null,
     rows: (named ? data.slice(1) : data).map(filled),
-    delimiter: meta.delimiter,
+    delimiter,
   };
 }
 

@@ -1,4 +1,4 @@
-import { applied, fits, patchOf } from './apply.ts';
+import { applied, fits, inverseOf, patchOf } from './apply.ts';
 import type { SweepSettings } from './change.ts';
 import { containerOf } from './containers/list.ts';
 import { decodeFile, survives } from './encoding.ts';
@@ -8,9 +8,9 @@ import { sweepFile } from './sweepFile.ts';
 /** A file of which changes could be written. */
 export interface Written {
   bytes: Uint8Array<ArrayBuffer>;
-  /** What differs, and the way back. */
-  patch: string;
-  reverse: string;
+  /** What differs, and the way back; null where the lines can't be part of a patch in UTF-8. */
+  patch: string | null;
+  reverse: string | null;
 }
 
 /**
@@ -30,9 +30,20 @@ export function sweepBytes(name: string, bytes: Uint8Array, settings: SweepSetti
 
 /** The file with these changes of it; null where they are not of this file, or it cannot hold them. */
 export function writeChanges(name: string, bytes: Uint8Array, changes: readonly Change[]): Written | null {
-  const { text, encode } = decodeFile(bytes);
+  const { text, encode, encoding } = decodeFile(bytes);
   if (!fits(text, changes)) return null;
   const after = applied(text, changes);
   const written = encode(after);
-  return written && { bytes: written, patch: patchOf(name, text, after), reverse: patchOf(name, after, text) };
+  const inUtf8 = (patch: string): string | null => (isPatchable(patch, encoding) ? patch : null);
+  return (
+    written && {
+      bytes: written,
+      patch: inUtf8(patchOf(name, text, changes)),
+      reverse: inUtf8(patchOf(name, after, inverseOf(changes))),
+    }
+  );
 }
+
+/** A patch is bytes: it fits a file of another encoding only where both write its lines alike. */
+const isPatchable = (patch: string, encoding: string): boolean =>
+  encoding === 'utf-8' || (!encoding.startsWith('utf-16') && !/[^\u0000-\u007f]/.test(patch));

@@ -1,3 +1,4 @@
+import type { Change } from './found.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { runs } from '../../../laws/world.ts';
@@ -57,4 +58,16 @@ test('changes of another text are not written', () => {
   const change = { range: [0, 1] as const, before: 'x', after: 'y', ends: [], stays: [], loads: true };
   expect(writeChanges('a.html', ascii('abc'), [change])).toBeNull();
   expect(writeChanges('a.html', ascii('xbc'), [change])?.bytes).toEqual(ascii('ybc'));
+});
+
+test('a patch is left out where its lines would have other bytes in the file than in the patch', () => {
+  const changeAt = (text: string): Change => {
+    const from = text.indexOf('x');
+    return { range: [from, from + 1], before: 'x', after: 'y', ends: [], stays: [], loads: true };
+  };
+  const western = Uint8Array.from([...'caf\u00e9 x'].map((sign) => sign.charCodeAt(0)));
+  const written = writeChanges('a.html', western, [changeAt('café x')]);
+  expect(written?.bytes.at(-1)).toBe('y'.charCodeAt(0));
+  expect(written?.patch).toBeNull();
+  expect(writeChanges('a.html', ascii('caf x'), [changeAt('caf x')])?.patch).toContain('+caf y');
 });

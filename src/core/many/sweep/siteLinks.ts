@@ -16,9 +16,18 @@ export function linksIn(page: string, address: string): string[] {
 
 /** What a sitemap names (Sitemaps 0.90): pages, and further sitemaps; a text has one address a line. */
 export function sitemapIn(text: string): { pages: string[]; maps: string[] } {
-  const named = (element: string): string[] =>
-    [...text.matchAll(new RegExp(`<${element}\\b[^>]*>[^]*?<loc>([^<]*)</loc>`, 'gi'))].map(([, loc]) => decodeXML(loc!.trim()));
-  if (/<(?:urlset|sitemapindex)\b/i.test(text)) return { pages: named('url'), maps: named('sitemap') };
+  if (/<(?:urlset|sitemapindex)\b/i.test(text)) {
+    const found = { pages: [] as string[], maps: [] as string[] };
+    let within: 'pages' | 'maps' | null = null;
+    for (const [, element, loc] of text.matchAll(/<(url|sitemap)\b[^<>]*>|<loc>([^<]*)<\/loc>/gi)) {
+      if (element !== undefined) within = element.toLowerCase() === 'url' ? 'pages' : 'maps';
+      else if (within) {
+        found[within].push(decodeXML(loc!.trim()));
+        within = null;
+      }
+    }
+    return found;
+  }
   return { pages: text.split(/\s+/).filter((line) => /^https?:\/\//i.test(line)), maps: [] };
 }
 

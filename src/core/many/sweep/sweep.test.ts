@@ -169,9 +169,12 @@ test('the patch of a whole folder is taken by git apply and by patch, gives the 
     });
   const there = (): string[] => files.map(({ file }) => readFileSync(join(folder, file), 'utf8'));
   const patch = join(folder, 'all.patch');
-  writeFileSync(patch, files.map(({ file, text }, i) => patchOf(file, text, written[i]!)).join(''));
+  writeFileSync(patch, files.map(({ file, text }) => patchOf(file, text, changesOf(sweepFile(file, text, settings)))).join(''));
   const back = join(folder, 'back.patch');
-  writeFileSync(back, files.map(({ file, text }, i) => patchOf(file, written[i]!, text)).join(''));
+  writeFileSync(
+    back,
+    files.map(({ file, text }, i) => patchOf(file, written[i]!, inverseOf(changesOf(sweepFile(file, text, settings))))).join(''),
+  );
   expect(written.filter((text, i) => text !== files[i]!.text).length).toBeGreaterThan(40);
   for (const take of [
     (file: string) => execFileSync('git', ['apply', '--whitespace=nowarn', file], { cwd: folder, stdio: 'pipe' }),

@@ -1,7 +1,7 @@
 import { canKeep } from '../../live/keep.ts';
 import type { Context } from '../../context.ts';
 import { aboutOf } from '../../model/item.ts';
-import { siblingsOf } from '../../model/sibling.ts';
+import { siblingsIn, type Siblings } from '../../model/sibling.ts';
 import { bringIn, type Recognised } from '../../pipeline.ts';
 import { asItStands, changed, cutOut, loadsUnasked, type SweepSettings } from './change.ts';
 import type { Piece } from './containers/container.ts';
@@ -51,6 +51,7 @@ function sweepPiece({ piece, whole }: Part, found: Found, lineAt: (place: number
   if (around.title || around.language) found.around ??= around;
   for (const place of codeInScripts(text)) leave(place, { code: 'inScript' });
   const all = EMBED.test(text) ? bringIn(text, settings.book) : [];
+  const siblings = siblingsIn(all);
   for (const one of all) {
     const { candidate, item } = one;
     const [from] = candidate.range;
@@ -59,7 +60,7 @@ function sweepPiece({ piece, whole }: Part, found: Found, lineAt: (place: number
       leave(from, { code: 'notRead', refusal: one.refusal });
       continue;
     }
-    const swept = sweepEmbed(one, { piece, whole, around, all, lineAt }, settings);
+    const swept = sweepEmbed(one, { piece, whole, around, siblings, lineAt }, settings);
     found.embeds.push({ ...swept.embed, file });
     if (swept.why) leave(from, swept.why);
   }
@@ -71,13 +72,13 @@ const EMBED = /<(?:iframe|object|embed|video|audio|script|blockquote|div|a)\b|\[
 
 interface Where extends Part {
   around: Surroundings;
-  all: readonly Recognised[];
+  siblings: (one: Recognised) => Siblings;
   lineAt: (place: number) => number;
 }
 
 function sweepEmbed(
   one: Recognised,
-  { piece, whole, around, all, lineAt }: Where,
+  { piece, whole, around, siblings, lineAt }: Where,
   settings: SweepSettings,
 ): { embed: Omit<SweptEmbed, 'file'>; why: LeftWhy | null } {
   const { candidate } = one;
@@ -85,7 +86,7 @@ function sweepEmbed(
   const about = aboutOf(item);
   const [from, to] = candidate.range;
   const { book, site, reached } = settings;
-  const context: Context = { book, site, facts: {}, siblings: siblingsOf(all, one), reached: reached?.get(about) };
+  const context: Context = { book, site, facts: {}, siblings: siblings(one), reached: reached?.get(about) };
   const plain = canKeep(candidate);
   const standing = cutOut(piece.text, candidate, item, settings.rules.titles ? around.headingAt(from) : '');
   const embed = plain ? asItStands(standing, context) : null;

@@ -12,13 +12,17 @@ export function compareBack(given: string, back: string): Loss[] {
   // Words alone, such as a link or Markdown.
   if (wanted.length === 0) return unescaped(back).includes(given.trim()) ? [] : [{ code: 'gone' }];
   const free = new Set(there);
+  const byTag = new Map<string, Set<Element>>();
+  for (const element of there) byTag.set(element.tag, (byTag.get(element.tag) ?? new Set()).add(element));
   const losses: Loss[] = [];
   const missing: string[] = [];
   for (const element of wanted) {
-    const found = nearest(element, free);
+    const alike = byTag.get(element.tag);
+    const found = alike && nearest(element, alike);
     if (!found) missing.push(element.tag);
     else {
       free.delete(found);
+      alike.delete(found);
       losses.push(...differences(element, found));
     }
   }
@@ -46,14 +50,20 @@ export const mainTag = (code: string): string => mainOf(elementsOf(code))?.tag ?
 
 /** The element that still says most of what this one said; undefined where none says anything of it. */
 function nearest(element: Element, free: ReadonlySet<Element>): Element | undefined {
+  const names = Object.keys(element.attributes);
   let best: { found: Element; score: number } | undefined;
+  let looked = 0;
   for (const found of free) {
-    if (found.tag !== element.tag) continue;
-    const score = Object.keys(element.attributes).filter((name) => alike(name, element, found)).length;
-    if (score > (best?.score ?? (Object.keys(element.attributes).length === 0 ? -1 : 0))) best = { found, score };
+    if (looked++ >= MOST_COMPARED) break;
+    const score = names.filter((name) => alike(name, element, found)).length;
+    if (score > (best?.score ?? (names.length === 0 ? -1 : 0))) best = { found, score };
+    if (best?.score === names.length) break;
   }
   return best?.found;
 }
+
+/** Elements of one kind that are compared with each; a page in earnest has its embed among the first. */
+const MOST_COMPARED = 400;
 
 const alike = (name: string, a: Element, b: Element): boolean =>
   name === 'style'

@@ -6,7 +6,7 @@ import { checkPages } from '../../../messages/checkPages.ts';
 import { sayFinding, sayRemedy } from '../../../messages/findings.ts';
 import type { Facts } from '../../model/item.ts';
 import type { RunningChoice } from '../../model/running.ts';
-import { siblingsOf } from '../../model/sibling.ts';
+import { siblingsIn } from '../../model/sibling.ts';
 import { siteSchema } from '../../model/site.ts';
 import { bringIn, keepEmbed, makeEmbed } from '../../pipeline.ts';
 import { SETTINGS, type Settings } from '../../known/settings/list.ts';
@@ -40,7 +40,7 @@ function findings(
   const all = bringIn(link, book);
   const { item, candidate } = all[0]!;
   const asked = { ...item!.settings, ...settings };
-  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts, running, siblings: siblingsOf(all, all[0]!) };
+  const to = { book, site: siteSchema.parse({ ...site, ...at }), facts, running, siblings: siblingsIn(all)(all[0]!) };
   return (kept ? keepEmbed({ text: link, candidate }, item!, asked, to) : makeEmbed(item!, asked, { ...to, form })).findings;
 }
 

@@ -100,7 +100,7 @@ const UNWRAPPERS: readonly Unwrapper[] = [
     // What is found soonest in a page with embeds comes first.
     applies: (text) => (/<[a-z/!]/i.test(text) ? !EMBED.test(text) && ESCAPED_EMBED.test(text) : true) && ESCAPED.test(text),
     apply: (draft) => {
-      const layers = 1 + (ESCAPED.exec(draft.text)![1]!.match(/;/g)?.length ?? 0);
+      const layers = Math.min(1 + (ESCAPED.exec(draft.text)![1]!.match(/;/g)?.length ?? 0), MOST_LAYERS);
       return replaced(draft, /&(?:(?:amp|#0*38|#x0*26);)*(?:#\d{1,7}|#x[\da-f]{1,6}|[a-z][\da-z]{1,30});/gi, (entity) =>
         decoded(entity, layers),
       );
@@ -135,7 +135,7 @@ function unslashed(escape: string): string {
 
 function decoded(entity: string, layers: number): string {
   let text = entity;
-  for (let i = 0; i < layers; i++) text = decodeHTML(text);
+  for (let i = 0; i < layers && text.includes('&'); i++) text = decodeHTML(text);
   return text === '\u00a0' ? ' ' : text;
 }
 

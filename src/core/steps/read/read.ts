@@ -1,5 +1,5 @@
 import type { Candidate } from '../../model/candidate.ts';
-import { moved } from '../../model/moved.ts';
+import { moved, movedRunning } from '../../model/moved.ts';
 import type { Running } from '../../model/running.ts';
 import { readLinks, readPlainLink } from './links.ts';
 import { readMarkdownLink } from './markdown.ts';
@@ -34,8 +34,17 @@ function readCode(text: string): Candidate[] {
   const mended = mend(text);
   const found = withRunning(mended.text.includes('<') ? readMarkup(mended.text) : readShortcodes(mended.text), mended);
   if (mended.repairs.length === 0) return found;
-  return found.map((candidate) => replaced(candidate, mended));
+  const runningThere = new Map<readonly Running[], readonly Running[]>();
+  return found.map(({ running, ...candidate }) => {
+    const moved = replaced(candidate, mended);
+    if (!running) return moved;
+    const there = runningThere.get(running) ?? movedRunning(running, mended.origin);
+    runningThere.set(running, there);
+    return { ...moved, running: there };
+  });
 }
+
+const NONE: readonly Running[] = [];
 
 /** The candidates with what runs in them, and around them. */
 function withRunning(found: Candidate[], { text, braced, repairs }: Mended): Candidate[] {
@@ -43,7 +52,9 @@ function withRunning(found: Candidate[], { text, braced, repairs }: Mended): Can
   const page = PAGE.test(text);
   const around = page ? [] : [...findRunning(text), ...jsx];
   return found.map((candidate) => {
-    const running = page ? runningWithin(candidate, text) : [...around, ...runningCode(candidate)];
+    const own = page ? runningWithin(candidate, text) : runningCode(candidate);
+    // The same array for all of them: a copy for each would take quadratic memory.
+    const running = own.length === 0 ? (page ? NONE : around) : [...(page ? NONE : around), ...own];
     return running.length === 0 ? candidate : { ...candidate, running };
   });
 }

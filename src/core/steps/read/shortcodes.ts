@@ -14,12 +14,15 @@ export function readShortcodes(text: string, offset = 0): Candidate[] {
   if (!text.includes('[')) return links.map((link) => shifted(link, offset));
   const taken = new Map<Candidate, PlacedAttribute[]>();
   const codes: Candidate[] = [];
+  let next = 0;
   for (const m of text.matchAll(CODE)) {
     const to = m.index + m[0].length;
     const name: Candidate['tag'] = [m.index + 1, m.index + 1 + m[1]!.length];
     const attributes = attributesOf(m[2]!, name[1]);
-    const held = links.filter(({ range }) => range[0] >= m.index && range[1] <= to);
-    const around = held.length > 0 ? held : linksWithin(links, text, { name: m[1]!, to });
+    // Both stand in the order of the text, so that each link is looked at once.
+    while (next < links.length && links[next]!.range[0] < m.index) next++;
+    const held = linksFrom(links, next, to);
+    const around = held.length > 0 ? held : linksWithin(links, next, text, { name: m[1]!, to });
     for (const link of around)
       taken.set(
         link,
@@ -45,13 +48,26 @@ const SIZES = new Set(['width', 'height']);
 /** How far the closing one of a pair is looked for. */
 const NEAR = 4000;
 
+/** The links that begin at an index or later and end before a place. */
+function linksFrom(links: readonly Candidate[], index: number, end: number): Candidate[] {
+  let last = index;
+  while (last < links.length && links[last]!.range[1] <= end) last++;
+  return links.slice(index, last);
+}
+
 /** The links between a short code and the one that closes it. */
-function linksWithin(links: readonly Candidate[], text: string, { name, to }: { name: string; to: number }): Candidate[] {
+function linksWithin(
+  links: readonly Candidate[],
+  index: number,
+  text: string,
+  { name, to }: { name: string; to: number },
+): Candidate[] {
+  if (links[index] === undefined || links[index].range[0] > to + NEAR) return [];
   const end = text
     .slice(to, to + NEAR)
     .toLowerCase()
     .indexOf(`[/${name.toLowerCase()}]`);
-  return end < 0 ? [] : links.filter(({ range }) => range[0] >= to && range[1] <= to + end);
+  return end < 0 ? [] : linksFrom(links, index, to + end);
 }
 
 function sizeBefore(text: string, at: number): PlacedAttribute[] {

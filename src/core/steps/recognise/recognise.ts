@@ -2,6 +2,7 @@ import { askedOf, isStrange, type HostBook } from '../../known/hosts/book.ts';
 import type { Candidate, Refusal } from '../../model/candidate.ts';
 import type { Item } from '../../model/item.ts';
 import { own } from '../../model/own.ts';
+import type { Running } from '../../model/running.ts';
 import type { SettingValue } from '../../model/values.ts';
 import type { SettingId, Settings } from '../../known/settings/list.ts';
 import { readFrameMarkup, type Markup } from './frameMarkup.ts';
@@ -20,9 +21,19 @@ export type Recognition = { item: Item; refusal?: undefined } | { item?: undefin
 export function recognise(candidate: Candidate, book: HostBook): Recognition {
   if (candidate.refusal) return { refusal: candidate.refusal };
   const found = recogniseKind(candidate, book);
-  const running = found.item && candidate.running?.filter(isStrange(book));
+  const running = found.item && candidate.running && strangeIn(candidate.running, book);
   return running && running.length > 0 ? { item: { ...found.item, running } } : found;
 }
+
+/** What runs that no card knows; the candidates of a text share one list, so it is sorted out once. */
+function strangeIn(running: readonly Running[], book: HostBook): readonly Running[] {
+  const sorted = STRANGE.get(book) ?? new WeakMap<readonly Running[], readonly Running[]>();
+  STRANGE.set(book, sorted);
+  const strange = sorted.get(running) ?? running.filter(isStrange(book));
+  sorted.set(running, strange);
+  return strange;
+}
+const STRANGE = new WeakMap<HostBook, WeakMap<readonly Running[], readonly Running[]>>();
 
 function recogniseKind(candidate: Candidate, book: HostBook): Recognition {
   if (candidate.source === 'script' || candidate.source === 'shortcode') return recogniseCode(candidate, book);

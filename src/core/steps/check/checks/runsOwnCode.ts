@@ -12,7 +12,7 @@ export const runsOwnCode = defineCheck({
     'Scripts, attributes such as onload, and addresses such as javascript: run code in the page of the site. An embed needs none, so they are left out unless you keep them.',
   run: (checked) => {
     const written = runningIn(checked);
-    const left = checked.running === 'leave' ? NOTHING_RUNS : (checked.item.running ?? NOTHING_RUNS).filter(isElsewhere(written));
+    const left = checked.running === 'leave' ? NOTHING_RUNS : elsewhere(checked.item.running ?? NOTHING_RUNS, written);
     if (written.length + left.length === 0) return NOTHING;
     const tell = ({ name, kind }: Running, place: Partial<Found>): Found => ({
       place: null,
@@ -39,8 +39,13 @@ function runningIn({ code, item, book }: Checked): readonly Running[] {
   return findRunning(code.text).filter(isStrange(book));
 }
 
-/** Whether it stands in what was pasted alone: of what is in the code, the code tells. */
-const isElsewhere =
-  (written: readonly Running[]) =>
-  ({ kind, name }: Running): boolean =>
-    !written.some((one) => one.kind === kind && one.name === name);
+/** Of what runs in the pasted text, the first few that the code itself doesn't have. */
+function elsewhere(running: readonly Running[], written: readonly Running[]): Running[] {
+  const found: Running[] = [];
+  const keys = new Set(written.map(({ kind, name }) => `${kind} ${name}`));
+  for (const one of running) {
+    if (found.length >= MOST_TOLD) break;
+    if (!keys.has(`${one.kind} ${one.name}`)) found.push(one);
+  }
+  return found;
+}

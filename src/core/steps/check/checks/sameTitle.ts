@@ -8,7 +8,7 @@ export const sameTitle = defineCheck({
     'Frames are listed by their titles in screen readers: two with one title cannot be told apart (WCAG 2.2, 2.4.1 and 4.1.2; technique H64).',
   run: ({ settings, siblings, code, facts }) => {
     const title = String(settings.title ?? '').trim();
-    if (!code.framed || title === '' || !siblings?.some((other) => other.title === title)) return NOTHING;
+    if (!code.framed || title === '' || !siblings?.hasTitle(title)) return NOTHING;
     const own = facts.title?.trim();
     const expected = own && own !== title ? own : '';
     return [

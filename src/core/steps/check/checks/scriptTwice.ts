@@ -6,8 +6,8 @@ export const scriptTwice = defineCheck({
   holds: 'No script is loaded twice',
   about:
     'Two embeds of one host bring the same script. It is needed once a page; loaded again, some scripts count everything twice.',
-  run: ({ siblings = [], code }) => {
-    const script = siblings.find((other) => other.script !== null && code.text.includes(other.script))?.script;
+  run: ({ siblings, code }) => {
+    const script = siblings?.sharedScript(code.text);
     return script ? [{ place: null, actual: script, expected: '' }] : NOTHING;
   },
 });
